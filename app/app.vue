@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { Refused } from '~/utils/refusal'
+
+const workshop = useWorkshop()
+const outbox = useOutbox()
+const { dark } = useTheme()
+useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
+
+const failed = ref<Refused>()
+async function begin() {
+  try {
+    await workshop.load()
+    failed.value = undefined
+  } catch (error) {
+    failed.value = refused(error)
+  }
+}
+onMounted(() => {
+  void begin()
+  void outbox.open()
+})
+</script>
+
+<template>
+  <UApp :toaster="{ position: 'bottom-right' }">
+    <a class="skip" href="#main">To the content</a>
+    <NuxtLayout>
+      <ShellTrouble v-if="failed" :refused="failed" @again="begin" />
+      <NuxtPage v-else />
+    </NuxtLayout>
+  </UApp>
+</template>
+
+<style scoped>
+.skip { position: absolute; left: -999px; padding: 0.5rem 1rem; background: var(--surface); z-index: 10; }
+.skip:focus { left: 8px; top: 8px; }
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { format } from 'date-fns'
+import { along, clockScale, type Band } from '~/utils/clock-line'
+
+/** Everybody's waits as bands on one clock line. Pens that are free stand below with a ring at now. */
+const props = defineProps<{ bands: readonly Band[], free?: readonly { mark: string, words: string }[] }>()
+const { now } = useClock()
+
+const scale = computed(() => clockScale(props.bands, now.value))
+const percent = (moment: Date) => `${100 * along(scale.value, moment)}%`
+const rows = computed(() => [...props.bands].sort((a, b) => a.until.getTime() - b.until.getTime()).map((band) => {
+  const [from, at, until] = [band.from, now.value, band.until].map(moment => along(scale.value, moment!))
+  return { band, from: from!, now: at!, until: until!, flip: until! > 0.86 }
+}))
+</script>
+
+<template>
+  <div class="clock-line figures" role="group" aria-label="Waits on the clock">
+    <div class="ticks" aria-hidden="true">
+      <div class="track">
+        <span v-for="(tick, index) in scale.ticks" :key="index" :class="{ last: index === scale.ticks.length - 1 }" :style="{ left: percent(tick) }">{{ format(tick, 'HH:mm') }}</span>
+        <i v-for="(tick, index) in scale.ticks" :key="`i${index}`" :class="{ now: index === 0 }" :style="{ left: percent(index === 0 ? now : tick) }" />
+      </div>
+    </div>
+    <ul>
+      <li v-for="{ band, from, now: at, until, flip } in rows" :key="band.pen">
+        <b class="mark">{{ band.mark }}</b><span class="words">{{ band.words }}</span>
+        <div class="track">
+          <i class="past" :style="{ left: `${100 * from}%`, width: `${100 * (at - from)}%` }" />
+          <i class="left" :style="{ left: `${100 * at}%`, width: `${100 * (until - at)}%` }" />
+          <b class="until" :class="{ flip }" :style="{ left: `${100 * until}%` }">{{ clockTime(band.until, now) }}</b>
+        </div>
+      </li>
+      <li v-for="one in free" :key="one.mark">
+        <b class="mark">{{ one.mark }}</b><span class="words" />
+        <div class="track">
+          <i class="ring" :style="{ left: percent(now) }" />
+          <b class="free" :style="{ left: percent(now) }">free now: {{ one.words }}</b>
+        </div>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.clock-line { position: relative; font-size: 1rem; }
+ul { position: relative; }
+li, .ticks { display: grid; grid-template-columns: 3.2rem 11rem minmax(0, 1fr); align-items: center; min-height: 2.35rem; }
+.ticks { position: absolute; inset: 0; align-items: start; }
+.ticks .track { grid-column: 3; height: 100%; }
+ul { padding-top: 1.6rem; }
+.track { position: relative; height: 100%; min-height: 1.3rem; }
+.ticks span { position: absolute; transform: translateX(-50%); font-family: var(--font-mono); font-size: 0.85rem; color: var(--ink-2); }
+.ticks span.last { transform: translateX(-100%); }
+.ticks i { position: absolute; top: 1.5rem; bottom: 0; border-left: 1px solid var(--line); }
+.ticks i.now { border-left: 2.5px solid var(--ink); margin-left: -1px; }
+.mark { font-family: var(--font-head); font-size: 1.15rem; padding-left: 0.85rem; }
+.words { color: var(--ink-2); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; padding-right: 0.75rem; }
+li .track i { position: absolute; top: calc(50% - 0.65rem); height: 1.3rem; border-radius: 3px; }
+.past { background: var(--wait-past); }
+.left { background: var(--wait); }
+.until, .free { position: absolute; top: 50%; transform: translate(0.6rem, -50%); white-space: nowrap; }
+.until.flip { transform: translate(calc(-100% - 0.6rem), -50%); color: var(--surface); }
+.free { color: var(--leaf); transform: translate(1.1rem, -50%); background: var(--ground); padding: 0 0.3rem; }
+li .track i.ring { top: calc(50% - 0.6rem); width: 1.2rem; height: 1.2rem; margin-left: -0.6rem; border: 3px solid var(--leaf); border-radius: 50%; background: var(--ground); }
+@media (max-width: 640px) {
+  li, .ticks { grid-template-columns: 2.8rem minmax(0, 1fr); }
+  .ticks .track { grid-column: 2; }
+  .words { display: none; }
+  .mark { padding-left: 0.2rem; }
+  .ticks span:nth-of-type(even) { display: none; }
+}
+</style>

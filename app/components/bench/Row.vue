@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import type { ListedPen } from '~~/server/api/pens/index.get'
+
+/** One pen on a list: its tag, its strip, what it is, what is next, and when. */
+const props = defineProps<{ listed: ListedPen, next?: boolean }>()
+const { now } = useClock()
+const summary = computed(() => props.listed.summary)
+const to = computed(() => `/pens/${props.listed.pen.id}/${{ 'planned': '', 'in work': 'work', 'finished': 'record' }[summary.value.stage]}`)
+const when = computed(() => {
+  const { stage, wait, lastEntryAt } = summary.value
+  if (stage === 'finished') return `since ${clockTime(lastEntryAt!, now.value)}`
+  if (stage === 'planned') return 'not begun'
+  return wait && new Date(wait.until) > now.value ? clockTime(wait.until, now.value) : 'free now'
+})
+const detail = computed(() => {
+  const { stage, next, coats } = summary.value
+  if (stage === 'finished') return `Finished, ${coats.on} coats`
+  const place = next!.step.startsWith('coat.') ? ` of ${coats.planned}` : ''
+  return `${next!.title}${place}`
+})
+</script>
+
+<template>
+  <li>
+    <NuxtLink :to="to" class="pen-row figures" :class="{ next }">
+      <PenTag :mark="listed.pen.mark" />
+      <span class="scale" :style="{ '--mm': layStrip(summary.fitting).width }">
+        <PenStrip :fitting="summary.fitting" :colour="summary.material.colour" :resin="/resin/i.test(summary.material.name)" :label="`${summary.fitting.name} in ${summary.material.name}, to scale`" />
+      </span>
+      <span class="what"><b>{{ listed.pen.name }}</b><span class="detail">{{ detail }}<span v-if="summary.openDefects" class="harm"> · ◆ {{ summary.openDefects === 1 ? 'a defect' : `${summary.openDefects} defects` }} open</span></span></span>
+      <span class="when">{{ when }}</span>
+    </NuxtLink>
+  </li>
+</template>
+
+<style scoped>
+li + li { border-top: 1px solid var(--line); }
+.pen-row { display: grid; grid-template-columns: 64px minmax(0, 25rem) minmax(0, 1fr) auto; gap: 1.25rem; align-items: center; min-height: 74px; padding: 0.6rem 1rem; color: var(--ink); }
+.pen-row:hover { background: color-mix(in srgb, var(--line) 35%, transparent); }
+.pen-row.next { background: var(--oxlip); color: var(--on-oxlip); }
+.pen-row.next .detail { color: var(--on-oxlip-2); }
+.pen-row.next .harm { color: #8a2b1d; }
+.scale { width: calc(100% * var(--mm) / 143); }
+.what { display: grid; min-width: 0; }
+.what b { font-size: 1.1rem; font-weight: 700; }
+.detail { color: var(--ink-2); }
+.when { font-size: 1.1rem; white-space: nowrap; text-align: right; }
+@media (max-width: 900px) {
+  .pen-row { grid-template-columns: 64px minmax(0, 1fr) auto; gap: 0.4rem 1rem; }
+  .scale { grid-column: 1 / -1; grid-row: 2; width: calc(min(100%, 25rem) * var(--mm) / 143); }
+}
+</style>

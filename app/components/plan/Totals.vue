@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { addSeconds } from 'date-fns'
+import type { PlanTrace } from '#core/plan'
+
+/** The sums of a plan: hands-on time, film, and when it could leave the shop if it were begun now. */
+const props = defineProps<{ traced: PlanTrace, begun?: boolean }>()
+const { now } = useClock()
+const lastCoat = computed(() => props.traced.steps.findLast(one => one.step.kind === 'coat'))
+</script>
+
+<template>
+  <dl class="totals figures">
+    <div><dd><FigureOpen :figure="traced.handsOn" /></dd><dt>hands on</dt></div>
+    <div><dd><FigureOpen :figure="traced.filmThinnest" /></dd><dt>film at the thinnest, 95 % sure</dt></div>
+    <div v-if="!begun && lastCoat"><dd>{{ clockTime(addSeconds(now, lastCoat.ends), now) }}</dd><dt>last coat on, if begun now</dt></div>
+    <div><dd><FigureOpen :figure="traced.untilHandOver" /></dd><dt>until it may leave the shop</dt></div>
+  </dl>
+</template>
+
+<style scoped>
+.totals { display: flex; flex-wrap: wrap; gap: 0.4rem 1.8rem; }
+.totals div { display: flex; align-items: baseline; gap: 0.5rem; }
+dd { font: 700 1.4rem var(--font-head); }
+dt { order: 2; color: var(--ink-2); }
+</style>

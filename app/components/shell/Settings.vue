@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { dewPoint, equilibriumMoisture } from '#core/climate'
+import { fromFahrenheit, toFahrenheit } from '#core/units'
+import type { Workshop } from '#schemas'
+import type { ThemeWish } from '~/composables/useTheme'
+
+/** The air, the units and the theme. Air and units are kept for the whole workshop, the theme for this device. */
+const open = defineModel<boolean>('open', { required: true })
+const store = useWorkshop()
+const { wish } = useTheme()
+const toast = useToast()
+
+const form = reactive({ temperature: 20, humidity: 50, units: 'metric' as Workshop['units'] })
+const errors = ref<Record<string, string>>({})
+const fahrenheit = computed(() => form.units !== 'metric')
+
+watch(open, (now) => {
+  const kept = store.workshop
+  if (!now || !kept) return
+  errors.value = {}
+  form.units = kept.units
+  form.humidity = kept.humidity
+  form.temperature = rounded(kept.units === 'metric' ? kept.celsius : toFahrenheit(kept.celsius))
+})
+watch(fahrenheit, (now, before) => {
+  if (now !== before && open.value) form.temperature = rounded(now ? toFahrenheit(form.temperature) : fromFahrenheit(form.temperature))
+})
+
+const rounded = (value: number) => Math.round(value * 10) / 10
+const celsius = computed(() => fahrenheit.value ? fromFahrenheit(form.temperature) : form.temperature)
+const usable = computed(() => Number.isFinite(celsius.value) && form.humidity > 0 && form.humidity <= 100)
+
+async function save() {
+  if (!store.workshop) return
+  try {
+    await store.save({ version: store.workshop.version, celsius: rounded(celsius.value), humidity: form.humidity, units: form.units })
+    open.value = false
+    toast.add({ title: 'Kept. New plans use this air.' })
+  } catch (error) {
+    const answer = refused(error)
+    errors.value = answer.fields
+    if (!Object.keys(answer.fields).length) toast.add({ title: answer.message, color: 'error' })
+    if (answer.status === 409) await store.load()
+  }
+}
+
+const unitChoices = [{ label: 'Millimetres, °C', value: 'metric' }, { label: 'Inches, decimal, °F', value: 'inch' }, { label: 'Inches in 64ths, °F', value: 'inch64' }]
+const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device', value: 'system' }, { label: 'Light', value: 'light' }, { label: 'Dark', value: 'dark' }]
+</script>
+
+<template>
+  <UModal v-model:open="open" title="Workshop" description="The air now, the units you read, and the theme of this device.">
+    <template #body>
+      <form class="form" @submit.prevent="save">
+        <div class="pair">
+          <UFormField :label="`Temperature, ${fahrenheit ? '°F' : '°C'}`" :error="errors.celsius">
+            <UInputNumber v-model="form.temperature" :step="0.5" :step-snapping="false" :format-options="{ maximumFractionDigits: 1 }" />
+          </UFormField>
+          <UFormField label="Humidity, %" :error="errors.humidity">
+            <UInputNumber v-model="form.humidity" :step="1" />
+          </UFormField>
+        </div>
+        <p v-if="usable" class="quiet figures">
+          Dew point {{ store.units.temperature(dewPoint(celsius, form.humidity)) }} · wood left in this air settles at
+          {{ equilibriumMoisture(celsius, form.humidity).toFixed(1) }} % moisture
+        </p>
+        <URadioGroup v-model="form.units" legend="Units" :items="unitChoices" />
+        <URadioGroup v-model="wish" legend="Theme" :items="themes" />
+        <div class="end">
+          <button type="button" class="key" @click="open = false">Leave as it was</button>
+          <button type="submit" class="key next">Keep</button>
+        </div>
+      </form>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.form { display: grid; gap: 1.1rem; }
+.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; }
+.end { display: flex; justify-content: flex-end; gap: 0.75rem; flex-wrap: wrap; }
+</style>

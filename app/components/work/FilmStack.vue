@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { BenchState } from '#core/bench'
+import type { Plan, PlanTrace } from '#core/plan'
+
+/** The wall of the barrel coat by coat: what is on, the one to come in yellow, the rest dashed. */
+const props = defineProps<{ plan: Plan, state: BenchState, traced: PlanTrace }>()
+
+const coats = computed(() => props.state.steps.filter(one => one.step.kind === 'coat' && one.status !== 'skipped').map(one => ({
+  id: one.step.id, on: one.status === 'done', coming: props.state.next?.id === one.step.id, number: one.step.kind === 'coat' ? one.step.number : 0,
+})))
+const film = computed(() => {
+  const done = new Set(props.state.steps.filter(one => one.status === 'done').map(one => one.step.id))
+  return props.traced.steps.findLast(one => done.has(one.step.id))?.after.film.mean ?? 0
+})
+const coming = computed(() => coats.value.find(coat => coat.coming))
+const layer = computed(() => Math.min(18, 150 / Math.max(1, coats.value.length)))
+</script>
+
+<template>
+  <figure class="stack figures" :aria-label="`${state.coats.on} of ${state.coats.planned} coats on`">
+    <ol>
+      <li v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }" :style="{ height: `${layer}px` }"><span v-if="coat.coming">coat {{ coat.number }} of {{ state.coats.planned }}</span></li>
+      <li class="wood" :style="{ background: plan.inputs.material.colour }"><span>{{ plan.inputs.material.name.toLowerCase() }}</span></li>
+      <li class="brass"><span>tube</span></li>
+    </ol>
+    <figcaption><b>{{ state.coats.on }}</b> of {{ state.coats.planned }} coats on<template v-if="state.coats.on">: {{ film.toFixed(0) }} µm</template><template v-if="coming && state.coats.on">, {{ state.coats.planned - state.coats.on }} to come</template></figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.stack { display: grid; gap: 0.5rem; }
+ol { display: grid; gap: 2px; }
+li { position: relative; width: 13rem; border-radius: 2px; border: 1.5px dashed var(--film); opacity: 0.55; }
+li span { position: absolute; left: calc(100% + 0.7rem); top: 50%; transform: translateY(-50%); white-space: nowrap; color: var(--ink-2); }
+li.on { background: var(--film); border-style: solid; opacity: 1; }
+li.coming { background: var(--oxlip); border-color: var(--oxlip); border-style: solid; opacity: 1; width: 13.4rem; }
+li.coming span { color: var(--ink); font-weight: 700; }
+li.wood { height: 32px; border: 0; opacity: 1; }
+li.brass { height: 12px; border: 0; background: var(--brass); opacity: 1; }
+figcaption { color: var(--ink-2); }
+figcaption b { color: var(--ink); font-size: 1.2rem; }
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+/** The keys of the work screen: one yellow, the rest quiet; each says which key of the keyboard does the same. */
+defineProps<{ done: string, canTakeBack: boolean, canPutBack: boolean, canSkip: boolean }>()
+const emit = defineEmits<{ done: [], wrong: [], back: [], forth: [], skip: [] }>()
+
+/** A key that was clicked gives the focus back, so that the space bar means “done” again. */
+function press(event: MouseEvent, what: 'done' | 'wrong' | 'back' | 'forth' | 'skip') {
+  if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
+  emit(what as 'done')
+}
+</script>
+
+<template>
+  <div class="keys">
+    <button type="button" class="key next" @click="press($event, 'done')"><span>{{ done }}</span><kbd>space</kbd></button>
+    <button type="button" class="key" @click="press($event, 'wrong')"><span>Something is wrong</span><kbd>w</kbd></button>
+    <button v-if="canPutBack" type="button" class="key" @click="press($event, 'forth')"><span>Put back</span><kbd>y</kbd></button>
+    <button type="button" class="key" :disabled="!canTakeBack" @click="press($event, 'back')"><span>Take back</span><kbd>z</kbd></button>
+    <button type="button" class="key" :disabled="!canSkip" @click="press($event, 'skip')"><span>Leave this out</span><kbd>x</kbd></button>
+  </div>
+</template>
+
+<style scoped>
+.keys { display: flex; flex-wrap: wrap; gap: 0.85rem; }
+.key { flex: 1 1 9rem; min-height: 92px; padding: 0.8rem 1.15rem; justify-content: space-between; text-align: left; font-size: 1.3rem; line-height: 1.2; }
+.key.next { flex: 2.4 1 18rem; font: 700 2.1rem/1.1 var(--font-head); }
+kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
+.next kbd { color: var(--on-oxlip-2); }
+@media (max-width: 640px) { .key { min-height: 72px; font-size: 1.1rem; flex-basis: 8rem; } .key.next { font-size: 1.6rem; flex-basis: 100%; } }
+@media (hover: none) and (max-width: 900px) { kbd { display: none; } }
+</style>

@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import type { NuxtError } from '#app'
+
+/** What stands there when a page does not exist or broke. */
+const props = defineProps<{ error: NuxtError }>()
+const missing = computed(() => props.error.statusCode === 404)
+</script>
+
+<template>
+  <UApp>
+    <NuxtLayout>
+      <h1>{{ missing ? 'There is no such page' : 'This page broke' }}</h1>
+      <p class="quiet">{{ missing ? 'The address may be an old one.' : 'What you entered is kept. Go back to the bench and try again.' }}</p>
+      <p><a class="key next" href="/">To the bench</a></p>
+    </NuxtLayout>
+  </UApp>
+</template>
+
+<style scoped>
+p { margin-top: 0.8rem; }
+</style>

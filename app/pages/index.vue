@@ -1,0 +1,71 @@
+<script setup lang="ts">
+useHead({ title: 'Bench · Oxlip' })
+const store = usePens()
+const { failed, loaded, again } = useLoad(store.load)
+const { now } = useClock()
+const { all, free, waiting, bands, inWork, planned, finished } = useBench()
+
+const heading = computed(() => inWork.value.length ? `${countWord(inWork.value.length)} on the bench` : 'Nothing on the bench')
+const saying = computed(() => {
+  const first = free.value[0]
+  const soon = waiting.value[0]
+  const wait = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait!.until, now.value)}`
+  if (first && wait) return `next: ${first.pen.mark} now, then ${wait}`
+  if (first) return `next: ${first.pen.mark} now`
+  return wait ? `next: ${wait}` : ''
+})
+const freeLines = computed(() => free.value.map(one => ({ mark: one.pen.mark, words: one.summary.next!.title })))
+const due = computed(() => {
+  const open = all.value.filter(one => one.summary.stage !== 'finished' && one.pen.due)
+  const first = open.map(one => one.pen.due!).sort()[0]
+  if (!first) return ''
+  const group = all.value.filter(one => one.pen.due === first)
+  const togo = group.filter(one => one.summary.stage !== 'finished')
+  const reason = togo[0]?.pen.reason
+  return `Due ${dayWords(first)}${reason ? `, ${reason}` : ''}: ${togo.length} of ${group.length} to go`
+})
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!loaded" class="quiet" role="status">Looking at the bench ...</p>
+  <div v-else class="bench">
+    <header>
+      <h1>{{ heading }}</h1>
+      <p class="quiet figures">{{ saying }}</p>
+      <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
+    </header>
+
+    <section v-if="!all.length" class="empty sheet">
+      <h2>No pens yet</h2>
+      <p>Choose a fitting, a material and a finish, and Oxlip works out the rest: lengths, diameters, grits, coats and waits.</p>
+      <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
+    </section>
+
+    <BenchClockLine v-if="inWork.length" :bands="bands" :free="freeLines" />
+    <section v-if="inWork.length" aria-label="In work">
+      <ul class="sheet rows">
+        <BenchRow v-for="(one, index) in [...free, ...waiting]" :key="one.pen.id" :listed="one" :next="index === 0 && free.length > 0" />
+      </ul>
+    </section>
+    <p v-if="due" class="quiet figures">{{ due }}</p>
+    <section v-if="planned.length" aria-labelledby="planned">
+      <h2 id="planned">Planned, not begun</h2>
+      <ul class="sheet rows"><BenchRow v-for="one in planned" :key="one.pen.id" :listed="one" /></ul>
+    </section>
+    <section v-if="finished.length" aria-labelledby="finished">
+      <h2 id="finished">Finished</h2>
+      <ul class="sheet rows"><BenchRow v-for="one in finished" :key="one.pen.id" :listed="one" /></ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.bench { display: grid; gap: 1.1rem; }
+header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1.2rem; }
+header .key { margin-left: auto; align-self: center; }
+header p { font-size: 1.1rem; }
+.rows { overflow: hidden; }
+section h2 { margin: 0.6rem 0 0.5rem; }
+.empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.5rem; max-width: 44rem; }
+</style>

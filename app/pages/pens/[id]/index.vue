@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { leastFilm, planDifference, revisePlan } from '#core/plan'
+import { fittings, materials, methods } from '#reference'
+
+const store = usePen()
+const workshop = useWorkshop()
+const toast = useToast()
+const { pen, plan, traced, state, said } = storeToRefs(store)
+const chosen = ref<string | null>(null)
+const changing = ref(false)
+
+/** What the plan would be with the shelf and the air as they are now. */
+const changes = computed(() => {
+  if (!plan.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished) return []
+  const { celsius, humidity } = workshop.workshop
+  const done = new Set(state.value.steps.filter(one => one.status !== 'open').map(one => one.step.id))
+  const { fitting, material, method } = pen.value
+  return planDifference(plan.value, revisePlan(plan.value, {
+    shelf: workshop.shelf, climate: { celsius, humidity },
+    fitting: fittings.find(row => row.id === fitting)!, material: materials.find(row => row.id === material)!, method: methods.find(row => row.id === method)!,
+  }, done))
+})
+
+async function planAgain() {
+  try {
+    await store.planAgain()
+    toast.add({ title: 'Planned again. The older plan is kept.' })
+  } catch (error) {
+    const answer = refused(error)
+    toast.add({ title: answer.message, color: 'error' })
+    if (answer.status === 409) await store.load(pen.value!.id)
+  }
+}
+</script>
+
+<template>
+  <div v-if="pen && plan && traced && state" class="plan">
+    <PenHead :pen="pen" />
+    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :ends="traced.ends" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" />
+    <p class="made quiet figures">
+      {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
+      <button type="button" class="key small" @click="changing = true">Change</button>
+    </p>
+    <section v-if="changes.length" class="sheet again" role="status">
+      <p><b>Shelf or air have changed since this was planned.</b> A new plan would be {{ changes.join(', ') }}.<span v-if="state.begun"> What is done stays done.</span></p>
+      <button type="button" class="key" @click="planAgain">Plan again</button>
+    </section>
+    <PlanRemarks :remarks="said" />
+    <div class="halves">
+      <section aria-labelledby="steps">
+        <h2 id="steps">Steps</h2>
+        <PlanSteps :plan="plan" :traced="traced" :state="state" :chosen="chosen" @choose="chosen = $event" />
+      </section>
+      <section class="side" aria-labelledby="surface">
+        <div class="beside"><h2 id="surface">What happens at the surface</h2></div>
+        <PlanSurface :traced="traced" :least="leastFilm(plan.inputs.wishes.film).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
+        <PlanTotals :traced="traced" :begun="state.begun" />
+        <NuxtLink class="key" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
+      </section>
+    </div>
+    <PenChange v-model:open="changing" :pen="pen" :begun="state.begun" />
+  </div>
+</template>
+
+<style scoped>
+.plan { display: grid; gap: 0.7rem; }
+.made { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.8rem; }
+.small { padding: 0.2rem 0.8rem; min-height: 36px; border-width: 1px; }
+.again { display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; justify-content: space-between; padding: 0.7rem 1rem; }
+.halves { display: grid; grid-template-columns: minmax(0, 14fr) minmax(0, 16fr); gap: 1.5rem; align-items: start; }
+.halves h2 { margin-bottom: 0.5rem; }
+.side { position: sticky; top: 0.75rem; display: grid; gap: 0.8rem; justify-items: start; }
+.side > :nth-child(2) { width: 100%; }
+@media (max-width: 1000px) {
+  .halves { grid-template-columns: minmax(0, 1fr); }
+  .side { position: static; order: -1; }
+}
+</style>

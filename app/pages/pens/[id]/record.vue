@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { format } from 'date-fns'
+import { record } from '#core/bench'
+import { barrelNames } from '#core/barrel'
+import { stepWords, waitWords } from '#core/plan'
+import { formatSpan } from '#core/units'
+import { defects as catalogue } from '#reference'
+
+const { pen, plan, traced, state, events } = storeToRefs(usePen())
+const { units } = storeToRefs(useWorkshop())
+const { now } = useClock()
+
+const told = computed(() => plan.value && record(plan.value, events.value))
+const rows = computed(() => told.value && plan.value && traced.value
+  ? told.value.rows.map((row, index) => ({ row, words: stepWords(plan.value!, traced.value!.steps[index]!, units.value, traced.value!) })).filter(({ row }) => row.status !== 'open')
+  : [])
+const waits = computed(() => {
+  const kept = rows.value.flatMap(({ row }) => row.wait ? [row.wait] : [])
+  return { all: kept.length, short: kept.filter(wait => wait.shortBy > 0).length }
+})
+const planned = computed(() => rows.value.reduce((sum, { row }) => sum + (row.status === 'done' ? row.planned : 0), 0))
+const takenBack = computed(() => state.value?.log.filter(entry => !entry.inForce && entry.event.kind !== 'undo') ?? [])
+const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)!.name
+const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === id)?.words.title ?? traced.value?.steps.find(one => one.step.id === id)?.step.kind ?? id
+</script>
+
+<template>
+  <div v-if="pen && plan && state && told" class="record figures">
+    <PenHead :pen="pen" />
+    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`" />
+
+    <section v-if="!rows.length" class="empty sheet">
+      <p>Nothing is entered yet. The record writes itself while the pen is worked.</p>
+      <NuxtLink class="key next" :to="`/pens/${pen.id}/work`">Begin at the bench</NuxtLink>
+    </section>
+    <template v-else>
+      <dl class="sums">
+        <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(planned) }} planned</dt></div>
+        <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
+        <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
+        <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
+        <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>handed over</dt></div>
+        <div class="save">
+          <a class="key" :href="`/api/pens/${pen.id}/record.json`" download>Save as JSON</a>
+          <a class="key" :href="`/api/pens/${pen.id}/record.csv`" download>Save as CSV</a>
+        </div>
+      </dl>
+      <div class="table sheet">
+        <table>
+          <thead><tr><th scope="col">Step</th><th scope="col">When</th><th scope="col" class="right">Hands on</th><th scope="col" class="right">Planned</th><th scope="col">Wait before it</th></tr></thead>
+          <tbody>
+            <tr v-for="{ row, words } in rows" :key="row.step.id" :class="row.status">
+              <th scope="row">{{ words.title }}</th>
+              <td>{{ row.at ? clockTime(row.at, now) : '' }}</td>
+              <td class="right">{{ row.status === 'skipped' ? 'left out' : formatSpan(row.handsOn!) }}<span v-if="row.timing === 'planned'" class="quiet" title="No time was measured: there was a pause, or nothing to measure from. The planned time is counted."> planned</span></td>
+              <td class="right quiet">{{ formatSpan(row.planned) }}</td>
+              <td><template v-if="row.wait">{{ formatSpan(row.wait.seconds) }}, {{ waitWords[row.wait.purpose] }}: <span v-if="row.wait.shortBy" class="harm">◆ cut short by {{ formatSpan(row.wait.shortBy) }}</span><span v-else class="kept">kept</span></template></td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <section v-if="told.defects.length" aria-labelledby="defects">
+        <h2 id="defects">Defects</h2>
+        <ul>
+          <li v-for="defect in told.defects" :key="defect.id">
+            <b>{{ nameOf(defect.kind) }}</b>, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }}, {{ units.length(defect.fromTip, 1) }} from its tip end,
+            {{ clockTime(defect.at, now) }}: {{ defect.settled ? (defect.settled.how === 'mended' ? 'mended' : 'left as it is') : 'open' }}
+          </li>
+        </ul>
+      </section>
+      <section v-if="takenBack.length" aria-labelledby="back">
+        <h2 id="back">Taken back</h2>
+        <ul class="quiet"><li v-for="{ event } in takenBack" :key="event.id">{{ clockTime(event.at, now) }}, {{ event.kind === 'defect' ? nameOf(event.payload.kind) : 'step' in event.payload && event.payload.step ? stepTitle(event.payload.step) : event.kind }}</li></ul>
+      </section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.record { display: grid; gap: 1rem; }
+.sums { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 2rem; }
+.sums > div:not(.save) { display: flex; align-items: baseline; gap: 0.5rem; }
+.sums dd { font: 700 1.4rem var(--font-head); }
+.sums dt { order: 2; color: var(--ink-2); }
+.save { display: flex; gap: 0.6rem; margin-left: auto; }
+.table { overflow-x: auto; }
+table { width: 100%; border-collapse: collapse; }
+th, td { padding: 0.5rem 0.9rem; text-align: left; vertical-align: baseline; }
+thead th { color: var(--ink-2); font-weight: 500; border-bottom: 1px solid var(--line); }
+tbody tr + tr { border-top: 1px solid var(--line); }
+.right { text-align: right; }
+.kept { color: var(--leaf); }
+.skipped th { text-decoration: line-through; color: var(--ink-2); }
+h2 { margin-bottom: 0.4rem; }
+.empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.25rem; }
+@media (max-width: 640px) {
+  .save { margin-left: 0; }
+  thead { display: none; }
+  tr { display: grid; grid-template-columns: 1fr auto; padding: 0.4rem 0; }
+  th, td { padding: 0.1rem 0.9rem; }
+  td:nth-child(4) { display: none; }
+  td:nth-child(3) { text-align: left; }
+  td:nth-child(5) { grid-column: 1 / -1; }
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { barrelNames } from '#core/barrel'
+import type { Defect } from '#core/defects'
+import { formatSpan } from '#core/units'
+import { defects as catalogue } from '#reference'
+
+definePageMeta({ layout: 'work' })
+const store = usePen()
+const { pen, plan, traced, state } = storeToRefs(store)
+const outbox = useOutbox()
+const pens = usePens()
+const workshop = useWorkshop()
+const { units } = storeToRefs(workshop)
+const { now } = useClock()
+const { wish } = useTheme()
+const { bands } = useBench()
+const { next, words, place, caution, wait, doneKey, done, skip, takeBack, putBack } = useWork()
+useLoad(pens.load)
+
+const noting = ref(false)
+const open = computed(() => state.value?.defects.filter(defect => !defect.settled) ?? [])
+const everybody = computed(() => {
+  const own = wait.value && !wait.value.over && pen.value && words.value
+    ? [{ pen: pen.value.id, mark: pen.value.mark, words: words.value.title, from: new Date(wait.value.from), until: new Date(wait.value.until) }]
+    : []
+  return [...own, ...bands.value.filter(band => band.pen !== pen.value?.id)]
+})
+const line = computed(() => {
+  const step = place.value ? `Next, ${place.value}` : 'Next'
+  if (!wait.value) return step
+  return wait.value.over ? `${step}, ready since ${wait.value.ready}` : `Wait, then ${place.value || 'next'}`
+})
+const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)!.name
+const lastEntry = computed(() => state.value?.log.findLast(entry => entry.inForce && entry.event.kind !== 'undo')?.event)
+
+function note(found: Omit<Defect, 'id'>) {
+  void store.enter({ kind: 'defect', payload: { ...found, step: state.value?.next?.id ?? null } }, [found.barrel])
+  noting.value = false
+}
+const settle = (defect: Defect, how: 'mended' | 'left') => void store.enter({ kind: 'settle', payload: { defect: defect.id, how } }, [defect.barrel])
+
+useWorkKeys({
+  ' ': done,
+  'w': () => {
+    noting.value = true
+  },
+  'z': takeBack,
+  'y': putBack,
+  'x': skip,
+}, () => !noting.value)
+</script>
+
+<template>
+  <div v-if="pen && plan && traced && state" class="work figures">
+    <header>
+      <NuxtLink :to="`/pens/${pen.id}`" class="pen"><PenTag :mark="pen.mark" size="head" /><h1>{{ pen.name }}</h1></NuxtLink>
+      <PenStrip class="strip" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :defects="state.defects" size="work" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}`" />
+      <p class="air quiet">
+        {{ clockTime(now, now) }}<template v-if="workshop.workshop"> · {{ units.temperature(workshop.workshop.celsius) }} · {{ workshop.workshop.humidity.toFixed(0) }} %</template>
+        <span v-if="outbox.pending.length" role="status"> · {{ outbox.pending.length }} not sent yet</span>
+      </p>
+      <nav aria-label="Away from here">
+        <NuxtLink to="/">Bench</NuxtLink><NuxtLink :to="`/pens/${pen.id}`">Plan</NuxtLink><NuxtLink :to="`/pens/${pen.id}/record`">Record</NuxtLink>
+        <button type="button" @click="wish = wish === 'light' ? 'dark' : 'light'">{{ wish === 'light' ? 'Dark' : 'Light' }}</button>
+      </nav>
+    </header>
+    <p v-if="outbox.trouble" class="harm" role="alert">◆ {{ outbox.trouble }} It is kept here and will be sent again.</p>
+
+    <WorkDefect v-if="noting" :plan="plan" @note="note" @close="noting = false" />
+
+    <section v-else-if="next && words" class="next" aria-live="polite">
+      <div class="say">
+        <p class="lead">{{ line }}</p>
+        <p class="title">{{ words.title }}</p>
+        <p class="how">{{ words.how }}</p>
+        <p class="why">{{ words.why }}</p>
+        <div v-if="wait && !wait.over" class="wait" aria-live="off">
+          <span class="count" role="timer">{{ wait.countdown }}</span>
+          <span class="until"><b>ready {{ wait.ready }}</b><FigureOpen :figure="wait.length">{{ formatSpan(wait.length.value) }} in this air</FigureOpen></span>
+        </div>
+        <p v-else class="takes">about <FigureOpen :figure="next.handsOn" /></p>
+      </div>
+      <WorkFilmStack v-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state" :traced="traced" />
+    </section>
+    <section v-else class="next">
+      <div class="say">
+        <p class="lead">Nothing left to do</p>
+        <p class="title">Finished</p>
+        <p class="how">{{ state.coats.on }} coats on. The record has every step with its time.</p>
+        <p class="why"><NuxtLink class="key next" :to="`/pens/${pen.id}/record`">Read the record</NuxtLink></p>
+      </div>
+    </section>
+
+    <template v-if="!noting">
+      <ul v-if="open.length" class="open">
+        <li v-for="defect in open" :key="defect.id">
+          <span class="harm">◆ {{ nameOf(defect.kind) }}, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }}, {{ units.length(defect.fromTip, 1) }} from its tip end</span>
+          <button type="button" class="key" @click="settle(defect, 'mended')">Mended</button>
+          <button type="button" class="key" @click="settle(defect, 'left')">Left as it is</button>
+        </li>
+      </ul>
+      <WorkKeys v-if="next" :done="doneKey" :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null" :can-skip="next !== undefined" @done="done" @wrong="noting = true" @back="takeBack" @forth="putBack" @skip="skip" />
+      <div v-else-if="state.takeBack.length"><button type="button" class="key" @click="takeBack">Take the last entry back</button></div>
+      <p v-if="caution && next" class="harm caution">◆ {{ caution.short }}</p>
+    </template>
+    <BenchClockLine v-if="everybody.length" :bands="everybody" class="waits" />
+    <p v-if="lastEntry" class="quiet last">Last entry {{ clockTime(lastEntry.at, now) }}, {{ lastEntry.device }}</p>
+  </div>
+</template>
+
+<style scoped>
+.work { display: grid; gap: 1rem; align-content: start; }
+header { display: flex; align-items: center; flex-wrap: wrap; gap: 0.4rem 1.4rem; }
+.pen { display: flex; align-items: center; gap: 1.1rem; color: var(--ink); }
+h1 { font-size: 1.5rem; }
+.strip { flex: 0 1 21rem; margin-inline: 0; }
+.air { margin-left: auto; font-size: 1.05rem; }
+header nav { display: flex; gap: 0.3rem; }
+header nav a, header nav button { display: grid; place-items: center; min-height: 44px; padding: 0 0.6rem; color: var(--ink-2); cursor: pointer; }
+header nav a:hover, header nav button:hover { color: var(--ink); }
+.next { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2rem; align-items: end; padding-top: 0.5rem; }
+.next > figure { padding-right: 9rem; }
+.lead { font-size: 1.4rem; color: var(--ink-2); }
+.title { font: 700 clamp(2.4rem, 7.2vw, 5.4rem)/1.05 var(--font-head); letter-spacing: -0.02em; margin: 0.1rem 0 0.6rem; overflow-wrap: anywhere; }
+.how { font-size: 1.55rem; line-height: 1.3; }
+.why { font-size: 1.45rem; line-height: 1.35; color: var(--ink-2); }
+.takes { font-size: 1.4rem; margin-top: 1rem; color: var(--ink-2); }
+.wait { display: flex; align-items: flex-end; flex-wrap: wrap; gap: 0.2rem 1.6rem; margin-top: 0.6rem; }
+.count { font: 700 clamp(3.6rem, 9vw, 6.6rem)/1 var(--font-head); color: var(--wait); font-variant-numeric: tabular-nums; }
+.until { display: grid; padding-bottom: 0.5rem; justify-items: start; color: var(--ink-2); font-size: 1.15rem; }
+.until b { font-weight: 400; font-size: 1.75rem; color: var(--ink); }
+.caution { font-size: 1.05rem; }
+.open { display: grid; gap: 0.5rem; }
+.open li { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 1rem; font-size: 1.1rem; }
+.last { font-size: 0.9rem; }
+@media (max-width: 820px) { .next { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { makePlan, remarks, trace } from '#core/plan'
+import { fittings, materials, methods } from '#reference'
+import { newPenSchema, type FieldErrors, type NewPen } from '#schemas'
+import type { Pen } from '~~/server/db/pens'
+import { abrasiveName } from '#core/abrasives'
+
+useHead({ title: 'Start a pen · Oxlip' })
+const pens = usePens()
+const store = useWorkshop()
+const form = ref<NewPen>(emptyPen())
+const errors = ref<FieldErrors>({})
+const trouble = ref('')
+const sending = ref(false)
+
+const { loaded } = useLoad(async () => {
+  await pens.load()
+  form.value.mark ||= freeMark(pens.pens!.map(one => one.pen.mark))
+})
+
+/** The plan as it would be, worked out here while the form is filled in. */
+const preview = computed(() => {
+  const { fitting, material, method, tool, film } = form.value
+  const [chosenFitting, chosenMaterial, chosenMethod] = [fittings.find(row => row.id === fitting), materials.find(row => row.id === material), methods.find(row => row.id === method)]
+  if (!chosenFitting || !chosenMaterial || !chosenMethod || !store.shelf || !store.workshop) return undefined
+  const { celsius, humidity } = store.workshop
+  const plan = makePlan({ fitting: chosenFitting, material: chosenMaterial, method: chosenMethod, shelf: store.shelf, climate: { celsius, humidity }, wishes: { tool, film } })
+  const traced = trace(plan)
+  return { plan, traced, remarks: remarks(plan, traced) }
+})
+const ladder = computed(() => preview.value?.plan.steps.flatMap(step => step.kind === 'sand' ? [abrasiveName(step.abrasive)] : []).join(' · '))
+
+async function start() {
+  const wanted = tidyPen(form.value)
+  errors.value = penErrors(wanted)
+  if (Object.keys(errors.value).length) return
+  sending.value = true
+  trouble.value = ''
+  try {
+    const pen = await $fetch<Pen>('/api/pens', { method: 'POST', body: newPenSchema.cast(wanted) })
+    await navigateTo(`/pens/${pen.id}`)
+  } catch (error) {
+    const answer = refused(error)
+    errors.value = answer.fields
+    if (!Object.keys(answer.fields).length) trouble.value = answer.message
+  } finally {
+    sending.value = false
+  }
+}
+</script>
+
+<template>
+  <form v-if="loaded" class="new" novalidate @submit.prevent="start">
+    <header><h1>Start a pen</h1><p class="quiet">The plan is worked out as you choose.</p></header>
+    <div class="halves">
+      <div>
+        <PenFields v-model="form" :errors="errors" />
+        <p v-if="trouble" class="harm" role="alert">◆ {{ trouble }}</p>
+        <div class="end">
+          <button type="submit" class="key next" :disabled="sending">Plan this pen</button>
+          <NuxtLink class="key" to="/pens">Leave it</NuxtLink>
+        </div>
+      </div>
+      <section class="preview sheet" aria-live="polite" aria-label="The plan so far">
+        <template v-if="preview">
+          <PenStrip :fitting="preview.plan.inputs.fitting" :colour="preview.plan.inputs.material.colour" :resin="preview.plan.inputs.material.classes.includes('resin')" :ends="preview.traced.ends" size="head" label="The pen, to scale, with the diameters to turn to" />
+          <dl class="figures">
+            <div><dt>Grits</dt><dd>{{ ladder || 'none on the shelf will do' }}</dd></div>
+            <div><dt>Coats</dt><dd>{{ preview.traced.steps.at(-1)!.after.coats }}</dd></div>
+          </dl>
+          <PlanTotals :traced="preview.traced" />
+          <PlanRemarks :remarks="preview.remarks" />
+        </template>
+        <p v-else class="quiet">Choose a fitting and a material, and here stands what it will take: diameters, grits, coats, time.</p>
+      </section>
+    </div>
+  </form>
+  <p v-else class="quiet" role="status">Laying out the bench ...</p>
+</template>
+
+<style scoped>
+.new { display: grid; gap: 1.1rem; }
+header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1.2rem; }
+.halves { display: grid; grid-template-columns: minmax(0, 27rem) minmax(0, 1fr); gap: 2rem; align-items: start; }
+.end { display: flex; gap: 0.75rem; margin-top: 0.5rem; flex-wrap: wrap; }
+.preview { display: grid; gap: 1rem; padding: 1.25rem; }
+dl:not(.totals) { display: grid; gap: 0.3rem; }
+dl:not(.totals) div { display: flex; gap: 0.8rem; }
+dt { color: var(--ink-2); min-width: 3.5rem; }
+@media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); gap: 1.2rem; } }
+</style>

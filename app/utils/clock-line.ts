@@ -1,0 +1,34 @@
+import { addMinutes, startOfMinute } from 'date-fns'
+
+/** A wait as a band on the clock line. */
+export interface Band {
+  pen: string
+  mark: string
+  words: string
+  from: Date
+  until: Date
+}
+
+export interface ClockScale {
+  start: Date
+  end: Date
+  ticks: Date[]
+}
+
+/** Minutes between ticks that the line may have, from an evening at the bench to the nights a film cures. */
+const STEPS = [5, 10, 15, 30, 60, 120, 240, 480, 720]
+const TICKS = 6
+
+/** The clock line from a little before now to past the last wait, six ticks long; waits beyond two days run off its end. */
+export function clockScale(bands: readonly Band[], now: Date): ClockScale {
+  const furthest = Math.max(0, ...bands.map(band => band.until.getTime() - now.getTime()))
+  const minutes = Math.min(furthest, 2 * 86_400_000) / 60_000 * 1.08
+  const step = STEPS.find(one => one * TICKS >= minutes) ?? STEPS.at(-1)!
+  const first = startOfMinute(now)
+  return { start: addMinutes(now, -step * 1.2), end: addMinutes(first, step * TICKS), ticks: Array.from({ length: TICKS + 1 }, (_, index) => addMinutes(first, index * step)) }
+}
+
+/** Where a moment lies on the line, 0 to 1; held at its ends. */
+export function along({ start, end }: ClockScale, moment: Date): number {
+  return Math.min(1, Math.max(0, (moment.getTime() - start.getTime()) / (end.getTime() - start.getTime())))
+}

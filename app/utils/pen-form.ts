@@ -1,0 +1,26 @@
+import { ValidationError } from 'yup'
+import { fieldErrors, newPenSchema, type FieldErrors, type NewPen } from '#schemas'
+
+/** A pen form as it is first shown. */
+export const emptyPen = (): NewPen => ({ mark: '', name: '', reason: null, due: null, fitting: '', material: '', method: 'ca-thin-first', tool: 'skew', film: 'gloss' })
+
+/** The form without stray spaces, as it is sent. */
+export const tidyPen = (form: NewPen): NewPen => ({ ...form, name: form.name.trim(), reason: form.reason?.trim() || null })
+
+/** What is wrong with a pen form, by field; empty when nothing is. */
+export function penErrors(form: NewPen): FieldErrors {
+  try {
+    newPenSchema.validateSync(form, { abortEarly: false })
+    return {}
+  } catch (error) {
+    if (error instanceof ValidationError) return fieldErrors(error)
+    throw error
+  }
+}
+
+/** The first mark that no pen carries: the letter of the latest pen goes on. */
+export function freeMark(taken: readonly string[]): string {
+  const letter = taken.at(-1)?.[0] ?? 'A'
+  for (let number = 1; number <= 999; number++) if (!taken.includes(`${letter}${number}`)) return `${letter}${number}`
+  return ''
+}

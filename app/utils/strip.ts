@@ -1,0 +1,69 @@
+import type { Barrel, BarrelId, Fitting } from '#core/barrel'
+
+/** A barrel as it lies on the strip, in mm from the strip's left edge. */
+export interface LaidBarrel {
+  barrel: Barrel
+  x: number
+}
+
+export interface LaidBushing {
+  x: number
+  width: number
+  diameter: number
+}
+
+export interface LaidStrip {
+  width: number
+  height: number
+  barrels: LaidBarrel[]
+  bushings: LaidBushing[]
+}
+
+const SHAFT = 6
+const BUSHING = 9
+/** How far a barrel bulges over the straight line between its ends, mm on the diameter: a slight belly. */
+const BELLY = 0.5
+
+/** Lays a fitting out side on and to scale, the tip at the left: shaft, bushings and barrels, in mm. */
+export function layStrip(fitting: Fitting): LaidStrip {
+  const barrels: LaidBarrel[] = []
+  const bushings: LaidBushing[] = []
+  let x = SHAFT
+  const bushing = (diameter: number) => {
+    bushings.push({ x, width: BUSHING, diameter })
+    x += BUSHING
+  }
+  for (const barrel of fitting.barrels) {
+    bushing(barrel.tipEnd)
+    barrels.push({ barrel, x })
+    x += barrel.tubeLength
+  }
+  bushing(fitting.barrels.at(-1)!.clipEnd)
+  const thickest = Math.max(...fitting.barrels.map(barrel => Math.max(barrel.tipEnd, barrel.clipEnd))) + BELLY
+  return { width: x + SHAFT, height: thickest + 1, barrels, bushings }
+}
+
+/** The outline of a barrel as an SVG path about the centre line `y`. */
+export function outline({ barrel, x }: LaidBarrel, y: number): string {
+  const [tip, clip] = [barrel.tipEnd / 2, barrel.clipEnd / 2]
+  const middle = (tip + clip) / 2 + BELLY
+  const [mid, end] = [x + barrel.tubeLength / 2, x + barrel.tubeLength]
+  return `M${x} ${y - tip}Q${mid} ${y - middle} ${end} ${y - clip}V${y + clip}Q${mid} ${y + middle} ${x} ${y + tip}Z`
+}
+
+/** Grain lines along a barrel, the same each time for the same barrel. */
+export function grainLines({ barrel, x }: LaidBarrel, y: number): string[] {
+  const radius = Math.min(barrel.tipEnd, barrel.clipEnd) / 2
+  return [-0.72, -0.42, -0.1, 0.24, 0.5, 0.8].map((part, index) => {
+    const at = y + part * radius
+    const sway = ((index * 37 + Math.round(barrel.tubeLength * 7)) % 9 - 4) / 9
+    const length = barrel.tubeLength
+    return `M${x} ${at}C${x + length * 0.3} ${at + sway} ${x + length * 0.55} ${at - sway * 1.4} ${x + length} ${at + sway * 0.5}`
+  })
+}
+
+/** The barrel and the mm from its tip end under a point `mm` along the strip; undefined beside the barrels. */
+export function placeAt(strip: LaidStrip, mm: number): { barrel: BarrelId, fromTip: number } | undefined {
+  const hit = strip.barrels.find(({ barrel, x }) => mm >= x && mm <= x + barrel.tubeLength)
+  return hit && { barrel: hit.barrel.id, fromTip: Math.round((mm - hit.x) * 10) / 10 }
+}

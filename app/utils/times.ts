@@ -1,0 +1,17 @@
+import { format, isSameDay } from 'date-fns'
+
+/** A clock time, with the day when it is not today: `19:43`, `Tue 09:10`, `5 Dec 09:10`. */
+export function clockTime(iso: string | Date, now: Date): string {
+  const at = new Date(iso)
+  if (isSameDay(at, now)) return format(at, 'HH:mm')
+  const days = Math.abs(at.getTime() - now.getTime()) / 86_400_000
+  return format(at, days < 6 ? 'EEE HH:mm' : 'd MMM HH:mm')
+}
+
+/** A day as it is said: `Sat 5 Dec`. */
+export const dayWords = (day: string): string => format(new Date(`${day}T12:00:00`), 'EEE d MMM')
+
+const NUMBERS = ['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve']
+
+/** A small number as a word, a larger one in figures. */
+export const countWord = (count: number): string => NUMBERS[count] ?? String(count)

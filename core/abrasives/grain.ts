@@ -1,0 +1,47 @@
+import type { Figure } from '../figures'
+import { scaleTables, type AbrasiveScale } from './scales'
+
+/** A mark that its scale does not have, or a grain size nobody can sand with. */
+export class AbrasiveError extends Error {
+  override readonly name = 'AbrasiveError'
+}
+
+/** An abrasive as it is marked by its maker. */
+export interface AbrasiveMark {
+  scale: AbrasiveScale
+  mark: number
+}
+
+/**
+ * The mean grain size of a marked abrasive, in µm: the one measure in which abrasives of all scales compare.
+ * @throws AbrasiveError naming the marks of that scale nearest to the one asked for
+ */
+export function grainSize(scale: AbrasiveScale, mark: number | string): number {
+  const number = Number(String(mark).trim().replace(/^P/i, ''))
+  if (!Number.isFinite(number) || number <= 0) throw new AbrasiveError(`“${mark}” is not a number on the ${scale} scale.`)
+  if (scale === 'micron') return number
+  const table = scaleTables[scale]
+  if (!table) throw new AbrasiveError(`There is no scale “${scale}”. Use P, CAMI, pad or micron.`)
+  const size = table.grains[String(number)]
+  if (size === undefined) throw new AbrasiveError(`The ${scale} scale has no ${number}. Nearest: ${nearestMarks(scale, number).join(' and ')}.`)
+  return size
+}
+
+function nearestMarks(scale: Exclude<AbrasiveScale, 'micron'>, number: number): number[] {
+  return Object.keys(scaleTables[scale].grains).map(Number)
+    .sort((a, b) => Math.abs(a - number) - Math.abs(b - number)).slice(0, 2).sort((a, b) => a - b)
+}
+
+/** The grain size with its source, for a number that can be opened. */
+export function grainFigure({ scale, mark }: AbrasiveMark): Figure {
+  const label = `grain of ${abrasiveName({ scale, mark })}`
+  const value = grainSize(scale, mark)
+  if (scale === 'micron') return { label, value, unit: 'µm', origin: 'default', mark: 'trade', note: 'as marked by its maker' }
+  const { source } = scaleTables[scale]
+  return { label, value, unit: 'µm', origin: source.mark === 'pub' ? 'published' : 'default', mark: source.mark, note: source.note }
+}
+
+/** The abrasive in its own words: `P320`, `CAMI 320`, `pad 4000`, `film 9 µm`. */
+export function abrasiveName({ scale, mark }: AbrasiveMark): string {
+  return { P: `P${mark}`, CAMI: `CAMI ${mark}`, pad: `pad ${mark}`, micron: `film ${mark} µm` }[scale]
+}

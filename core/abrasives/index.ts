@@ -1,0 +1,2 @@
+export * from './grain'
+export * from './scales'

@@ -1,0 +1,4 @@
+export * from './cut'
+export * from './fitting'
+export * from './speed'
+export * from './turn'

@@ -1,0 +1,4 @@
+export * from './event'
+export * from './record'
+export * from './replay'
+export * from './summary'

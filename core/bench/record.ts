@@ -1,0 +1,73 @@
+import type { Plan, Step, WaitPurpose } from '../plan'
+import { trace } from '../plan'
+import { inOrder, type BenchEvent } from './event'
+import { leftOut, replay, waitOf, type BenchState, type StepState } from './replay'
+import { inForce } from './undo'
+
+/** A wait as it was kept: `shortBy` is how much earlier the next step was entered, in s; 0 when it was kept in full. */
+export interface KeptWait {
+  purpose: WaitPurpose
+  seconds: number
+  shortBy: number
+}
+
+export interface RecordRow {
+  step: Step
+  status: StepState['status']
+  at: string | null
+  planned: number
+  /** Hands-on time, s. */
+  handsOn: number | null
+  /** Whether the time was measured between entries, or is the planned one because there was a pause or nothing to measure from. */
+  timing: 'measured' | 'planned' | null
+  wait: KeptWait | null
+}
+
+export interface PenRecord {
+  rows: RecordRow[]
+  handsOn: number
+  coats: BenchState['coats']
+  defects: BenchState['defects']
+  began: string | null
+  ended: string | null
+}
+
+/** A gap this many times the planned time, and at least ten minutes over it, is a pause [model]. */
+const PAUSE = { times: 5, over: 600 }
+
+/** The record of one pen: each step with its time, the waits kept or cut short, coats, defects and the hands-on time in all. */
+export function record(plan: Plan, events: Iterable<BenchEvent>): PenRecord {
+  const log = inOrder(events)
+  const state = replay(plan, log)
+  const holding = inForce(log)
+  const marks = log.filter(event => holding.has(event.id) && event.kind !== 'undo').map(event => event.at)
+  const planned = trace(plan, leftOut(state.steps)).steps
+
+  const rows = state.steps.map((one, index): RecordRow => {
+    const expected = planned[index]!.handsOn.value
+    const wait = one.status === 'done' ? waitOf(plan, one.step, state.steps) : undefined
+    const row = { step: one.step, status: one.status, at: one.at ?? null, planned: expected }
+    if (one.status !== 'done') return { ...row, handsOn: null, timing: null, wait: null }
+    const kept: KeptWait | null = wait
+      ? { purpose: wait.purpose, seconds: wait.length.value, shortBy: Math.max(0, (Date.parse(wait.until) - Date.parse(one.at!)) / 1000) }
+      : null
+    const from = marks.findLast(at => at < one.at!)
+    return { ...row, wait: kept, ...timed(expected, from, wait?.until, one.at!) }
+  })
+  return {
+    rows,
+    handsOn: rows.reduce((sum, row) => sum + (row.handsOn ?? 0), 0),
+    coats: state.coats,
+    defects: state.defects,
+    began: marks[0] ?? null,
+    ended: state.finished ? state.steps.reduce((last, one) => one.at! > last ? one.at! : last, '') : null,
+  }
+}
+
+/** Time from the entry before it, or from the end of its wait if that came later and was kept. */
+function timed(planned: number, from: string | undefined, waitEnds: string | undefined, at: string): Pick<RecordRow, 'handsOn' | 'timing'> {
+  if (!from) return { handsOn: planned, timing: 'planned' }
+  const start = waitEnds && waitEnds > from && waitEnds < at ? waitEnds : from
+  const seconds = (Date.parse(at) - Date.parse(start)) / 1000
+  return seconds > Math.max(planned * PAUSE.times, planned + PAUSE.over) ? { handsOn: planned, timing: 'planned' } : { handsOn: seconds, timing: 'measured' }
+}

@@ -1,0 +1,49 @@
+/** Where a number comes from, as the turner would ask it. */
+export type Origin = 'default' | 'yours' | 'measured' | 'published' | 'worked out'
+
+/** How far a default may be trusted: published, common practice, recalled from memory, or a starting value of our own model. */
+export type Mark = 'pub' | 'trade' | 'mem' | 'model'
+
+export type Unit = 'mm' | 'µm' | 's' | '°C' | '%' | 'm/min' | 'rev/min' | 'N' | 'coats' | '×' | ''
+
+/** Where a row of reference data comes from. `note` names the publication or says what is invented. */
+export interface Source {
+  mark: Mark
+  note?: string
+}
+
+/** A number that explains itself: what it is, in which unit, where it comes from, and what went into it. */
+export interface Figure {
+  label: string
+  value: number
+  unit: Unit
+  origin: Origin
+  mark?: Mark
+  /** One line on how it was worked out, or on its source. */
+  note?: string
+  from?: Figure[]
+}
+
+/** A figure taken as it stands. `source` marks a default; without it the value counts as the turner's own. */
+export function given(label: string, value: number, unit: Unit, source?: Source): Figure {
+  if (!source) return { label, value, unit, origin: 'yours' }
+  const origin = source.mark === 'pub' ? 'published' : 'default'
+  return { label, value, unit, origin, mark: source.mark, ...(source.note ? { note: source.note } : {}) }
+}
+
+/** A figure computed from others; `note` says how in one line. */
+export function worked(label: string, value: number, unit: Unit, note: string, from: Figure[]): Figure {
+  return { label, value, unit, origin: 'worked out', note, from }
+}
+
+/** All the figures a figure rests on that were not computed themselves, each once. */
+export function inputsOf(figure: Figure): Figure[] {
+  const leaves = figure.from?.length ? figure.from.flatMap(inputsOf) : [figure]
+  const seen = new Set<string>()
+  return leaves.filter((leaf) => {
+    const key = `${leaf.label}|${leaf.value}|${leaf.unit}`
+    if (seen.has(key)) return false
+    seen.add(key)
+    return true
+  })
+}

@@ -1,0 +1,53 @@
+import { applicatorFactor, type Applicator, type FilmBuild } from './product'
+
+/** A film on the wood; all in µm. */
+export interface Film {
+  mean: number
+  /** Standard deviation of the mean build, from coat to coat. */
+  sd: number
+  /** Peak to valley since it was last levelled. */
+  unevenness: number
+}
+
+/** One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm. */
+export type FilmStep
+  = | { kind: 'coat', product: FilmBuild, onTop: number, applicator: Applicator }
+    | { kind: 'level', scratch: number }
+    | { kind: 'smooth', scratchBefore: number }
+
+export const noFilm: Film = { mean: 0, sd: 0, unevenness: 0 }
+
+/** Spread from coat to coat, as a part of its build [model]. */
+const COAT_SPREAD = 0.2
+/** One-sided 95 % of a normal distribution. */
+const Z95 = 1.645
+
+const quadrature = (...values: number[]): number => Math.hypot(...values)
+
+/**
+ * The film after one more step. A coat adds its build (what does not soak in), with spread and unevenness in quadrature. Levelling takes the
+ * peaks (half the unevenness) and its own scratch depth, and leaves it even; each finer grit takes the depth of the scratches before it.
+ * The scratches of the levelling grit are so counted twice, on the safe side.
+ */
+export function filmStep(film: Film, step: FilmStep): Film {
+  if (step.kind === 'coat') {
+    const build = step.product.build * step.onTop
+    return {
+      mean: film.mean + build,
+      sd: quadrature(film.sd, COAT_SPREAD * build),
+      unevenness: quadrature(film.unevenness, step.product.unevenness * applicatorFactor[step.applicator]),
+    }
+  }
+  if (step.kind === 'level') return { ...film, mean: film.mean - film.unevenness / 2 - step.scratch, unevenness: 0 }
+  return { ...film, mean: film.mean - step.scratchBefore }
+}
+
+/** The film after a sequence of steps on bare wood. */
+export function filmAfter(steps: readonly FilmStep[]): Film {
+  return steps.reduce(filmStep, noFilm)
+}
+
+/** The film that is there at the thinnest place with 95 % certainty, µm; below 0 means the wood is likely reached. */
+export function thinnest(film: Film): number {
+  return film.mean - Z95 * film.sd
+}

@@ -1,0 +1,3 @@
+export * from './coats'
+export * from './film'
+export * from './product'

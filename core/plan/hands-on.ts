@@ -1,0 +1,28 @@
+import { given, worked, type Figure } from '../figures'
+import type { Step, StepKind } from './plan'
+
+/**
+ * Time with hands on a step that is not sanding, in s for one barrel or once for the pen. Starting values of our own, chosen so that a simple
+ * two-barrel pen takes about half an hour [trade]; the log corrects them.
+ */
+const SECONDS: Partial<Record<StepKind, { each: number, per: 'barrel' | 'pen' }>> = {
+  cut: { each: 60, per: 'barrel' },
+  drill: { each: 90, per: 'barrel' },
+  tube: { each: 60, per: 'barrel' },
+  square: { each: 60, per: 'barrel' },
+  turn: { each: 240, per: 'barrel' },
+  harden: { each: 20, per: 'barrel' },
+  clean: { each: 30, per: 'pen' },
+  coat: { each: 15, per: 'pen' },
+  polish: { each: 60, per: 'pen' },
+  ends: { each: 60, per: 'barrel' },
+  assemble: { each: 180, per: 'pen' },
+  check: { each: 60, per: 'pen' },
+}
+
+/** Hands-on time of a step other than a grit. */
+export function handsOnBase(step: Step): Figure {
+  const { each, per } = SECONDS[step.kind] ?? { each: 0, per: 'pen' as const }
+  const one = given(`hands on, ${step.kind}, for each ${per}`, each, 's', { mark: 'model', note: 'starting value' })
+  return per === 'pen' ? one : worked(`hands on, ${step.kind}`, each * step.barrels.length, 's', 'time for each barrel × barrels', [one, given('barrels', step.barrels.length, '')])
+}

@@ -1,0 +1,94 @@
+import type { AbrasiveMark } from '../abrasives'
+import type { Fitting } from '../barrel'
+import type { Climate, SetsBy } from '../climate'
+import type { Source } from '../figures'
+import type { Applicator, FilmBuild } from '../film'
+
+/** Classes of blank that change how it is sanded and finished; a wood or resin belongs to one or more. */
+export type MaterialClass
+  = | 'close-grained' | 'open-pored' | 'oily' | 'bleeding' | 'soft' | 'figured' | 'hybrid' | 'resin' | 'laminated'
+
+/** What the blank is made of. */
+export interface Material {
+  id: string
+  name: string
+  classes: readonly MaterialClass[]
+  /** Side hardness (Janka), N; absent when nobody knows it. */
+  hardness?: { value: number, source: Source }
+  /** Colour for the drawings. */
+  colour: string
+  source: Source
+}
+
+/** An abrasive that is on the shelf, and whether it may be used wet or dry. */
+export interface ShelfAbrasive extends AbrasiveMark {
+  id: string
+  wet: boolean
+  dry: boolean
+}
+
+/** What a wait is for. */
+export type WaitPurpose = 'square' | 'sand' | 'next coat' | 'level' | 'assemble' | 'hand over'
+
+export type ProductRole = 'thin CA' | 'medium CA' | 'accelerator' | 'tube epoxy' | 'plastic polish' | 'alcohol'
+
+/** A base wait at 21 °C and 50 to 65 % humidity, in s. */
+export interface BaseWait {
+  plain: number
+  accelerated?: number
+  source: Source
+}
+
+/** A glue, finish or polish that is on the shelf, named by what it is. */
+export interface Product {
+  id: string
+  name: string
+  role: ProductRole
+  film?: FilmBuild
+  setsBy?: SetsBy
+  waits?: Partial<Record<WaitPurpose, BaseWait>>
+  source: Source
+}
+
+export interface Shelf {
+  abrasives: readonly ShelfAbrasive[]
+  products: readonly Product[]
+}
+
+export type MethodId = 'ca-thin-first'
+
+/** A way of finishing, with the settings a turner may change. */
+export interface Method {
+  id: MethodId
+  name: string
+  /** Thin coats that soak in, without accelerator, before the others. */
+  soakCoats: number
+  /** Medium coats at the end, when medium CA is on the shelf. */
+  mediumCoats: number
+  applicator: Applicator
+  /** Spindle speeds, rev/min. */
+  speeds: { sand: number, coat: number, level: number, polish: number }
+  /** Greatest ratio of neighbouring grain sizes. */
+  greatestJump: number
+  source: Source
+}
+
+export type ToolId = 'skew' | 'round carbide' | 'square carbide' | 'gouge'
+
+/** How much film is wanted over the wood. */
+export type FilmWish = 'gloss' | 'close'
+
+export interface Wishes {
+  tool: ToolId
+  film: FilmWish
+}
+
+/** All that a plan is made from. It stays in the plan, so that every saved version explains itself. */
+export interface PlanInputs {
+  fitting: Fitting
+  material: Material
+  method: Method
+  shelf: Shelf
+  climate: Climate
+  wishes: Wishes
+}

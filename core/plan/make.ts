@@ -1,0 +1,71 @@
+import type { PlanInputs } from './inputs'
+import { passOf, shelfLadder, type ShelfLadder } from './ladder'
+import { caFilmSteps, productFor } from './methods/ca-film'
+import type { CleanHow, Plan } from './plan'
+import { filmHides } from './targets'
+import { capacity } from '../sanding'
+import { bleeds, coarsestGrain, hasJoint, isOily, isResin, isSoft, mediumOf, toolMarks } from './traits'
+
+/**
+ * The plan of one pen, worked out from its fitting, material, method, shelf, climate and wishes. `goesOn` is the scratch depth (µm) that
+ * a grit already done has left; without it sanding starts from the marks of the tool. A pure function: the same inputs give the same plan.
+ */
+export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
+  const barrels = inputs.fitting.barrels.map(barrel => barrel.id)
+  const step = <const T extends object>(one: T) => ({ ...one, barrels })
+
+  const epoxy = productFor(inputs, 'tube epoxy')
+  const tubeCa = productFor(inputs, 'medium CA') ?? productFor(inputs, 'thin CA')
+  const quick = Boolean(productFor(inputs, 'accelerator'))
+  const thin = productFor(inputs, 'thin CA')
+  const harden = isSoft(inputs.material) && thin ? [step({ id: 'harden', phase: 'sand', kind: 'harden', product: thin })] : []
+  const ladder = woodLadder(inputs, goesOn).abrasives.map((abrasive, index) => step({
+    id: `sand.${abrasive.id}`, phase: 'sand', kind: 'sand', abrasive,
+    ...(index === 0 && harden.length ? { gate: { purpose: 'sand', since: 'harden' } as const } : {}),
+  }))
+
+  return {
+    form: 1,
+    inputs,
+    steps: [
+      step({ id: 'cut', phase: 'blank', kind: 'cut' }),
+      step({ id: 'drill', phase: 'blank', kind: 'drill' }),
+      step({ id: 'tube', phase: 'blank', kind: 'tube', product: epoxy ?? tubeCa ?? null, accelerated: !epoxy && quick }),
+      step({ id: 'square', phase: 'blank', kind: 'square', gate: { purpose: 'square', since: 'tube' } }),
+      step({ id: 'turn', phase: 'turn', kind: 'turn' }),
+      ...harden,
+      ...ladder,
+      step({ id: 'clean', phase: 'clean', kind: 'clean', how: cleaning(inputs) }),
+      ...caFilmSteps(inputs, barrels),
+      step({ id: 'ends', phase: 'assemble', kind: 'ends' }),
+      step({ id: 'assemble', phase: 'assemble', kind: 'assemble', gate: { purpose: 'assemble', since: 'coat' } }),
+      step({ id: 'check', phase: 'assemble', kind: 'check', gate: { purpose: 'hand over', since: 'coat' } }),
+    ],
+  }
+}
+
+/** Tool marks are a guess and vary: the first grit must be able to take out this many times their depth with one piece [model]. */
+const MARKS_MARGIN = 2
+
+/**
+ * The dry ladder for the bare blank: from the tool's marks to what a film over it hides, no coarser than the blank bears. The first grit is the one that
+ * the tool marks need, which comes out near the usual P100-P150 after a gouge or scraper and P220-P320 after a clean shearing cut [trade].
+ */
+export function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfLadder {
+  const from = goesOn ?? toolMarks(inputs.wishes.tool).value
+  const medium = mediumOf(inputs.material)
+  const pass = (abrasive: PlanInputs['shelf']['abrasives'][number]) => passOf(abrasive, medium, inputs.fitting, inputs.method.speeds.sand)
+  const usable = inputs.shelf.abrasives.filter(abrasive => abrasive.dry && pass(abrasive).grain <= coarsestGrain(inputs.material).value)
+  const grains = usable.map(abrasive => pass(abrasive).grain)
+  const needed = usable.filter(abrasive => capacity(pass(abrasive)) >= MARKS_MARGIN * from).map(abrasive => pass(abrasive).grain)
+  const firstGrain = goesOn !== undefined ? 0 : needed.length ? Math.min(...needed) : Math.max(...grains)
+  return shelfLadder({ from, target: filmHides.value, abrasives: usable, pass, greatestJump: inputs.method.greatestJump, firstGrain })
+}
+
+/** How the blank is cleaned before the first coat. A bleeding wood or a joint is never wiped wet, oil or not. */
+function cleaning(inputs: PlanInputs): CleanHow {
+  const { material } = inputs
+  if (isResin(material)) return 'rinse'
+  const mayWipe = !bleeds(material) && !hasJoint(material) && productFor(inputs, 'alcohol')
+  return isOily(material) && mayWipe ? 'alcohol' : 'blow'
+}

@@ -1,0 +1,57 @@
+import type { BarrelId } from '../barrel'
+import type { PlanInputs, Product, ShelfAbrasive, WaitPurpose } from './inputs'
+
+/** The order of the work; a step never comes before one of an earlier phase. */
+export const phases = ['blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assemble'] as const
+export type Phase = typeof phases[number]
+
+/** A wait that must be over before a step: for what, counted from the nearest step of that kind before it. */
+export interface Gate {
+  purpose: WaitPurpose
+  since: 'tube' | 'harden' | 'coat'
+}
+
+interface StepBase {
+  /** Stays the same from version to version for the same piece of work, so that what was done stays done. */
+  id: string
+  phase: Phase
+  barrels: readonly BarrelId[]
+  gate?: Gate
+}
+
+export type CleanHow = 'blow' | 'alcohol' | 'rinse'
+
+/** One step of a plan: what is to be done, and nothing that can be worked out from the rest. */
+export type Step = StepBase & (
+  | { kind: 'cut' | 'drill' | 'square' | 'turn' | 'ends' | 'assemble' | 'check' }
+  | { kind: 'tube', product: Product | null, accelerated: boolean }
+  | { kind: 'harden', product: Product }
+  | { kind: 'sand', abrasive: ShelfAbrasive }
+  | { kind: 'clean', how: CleanHow }
+  | { kind: 'coat', product: Product, number: number, accelerated: boolean, soak: boolean }
+  | { kind: 'level' | 'smooth', abrasive: ShelfAbrasive }
+  | { kind: 'polish', product: Product }
+)
+
+export type StepKind = Step['kind']
+export type StepOf<K extends StepKind> = Extract<Step, { kind: K }>
+
+/** A plan is a value: its inputs and its steps. Time, film, scratches and diameters are worked out from it by `trace`. */
+export interface Plan {
+  form: 1
+  inputs: PlanInputs
+  steps: readonly Step[]
+}
+
+const NONE: ReadonlySet<string> = new Set()
+
+/** The step that a gate counts from: the nearest one of its kind before the gated step, those left out passed over. */
+export function gateSince(plan: Plan, step: Step, leftOut = NONE): Step | undefined {
+  const { gate } = step
+  if (!gate) return undefined
+  const before = plan.steps.slice(0, plan.steps.indexOf(step))
+  return before.findLast(earlier => earlier.kind === gate.since && !leftOut.has(earlier.id))
+}
+
+/** How many coats of film the plan puts on. */
+export const coatCount = (plan: Plan): number => plan.steps.filter(step => step.kind === 'coat').length

@@ -1,0 +1,70 @@
+import { BLOOM_HUMIDITY } from '../climate'
+import { deepest } from '../sanding'
+import { productFor } from './methods/ca-film'
+import type { Plan } from './plan'
+import { filmHides, glossForgives, leastFilm } from './targets'
+import type { PlanTrace } from './trace'
+import { bleeds, isOily, isResin } from './traits'
+
+/** Something a turner should know about a plan: what is so, and what to do about it. `gap`: the plan falls short until it is mended. */
+export interface Remark {
+  weight: 'gap' | 'note'
+  says: string
+  remedy: string
+}
+
+/** Thinnest wood over the brass that is left without a word, mm [model]. */
+const LEAST_WALL = 0.4
+
+/** What is missing, what falls short and what the material asks for, gaps first. */
+export function remarks(plan: Plan, traced: PlanTrace): Remark[] {
+  return [...shelfGaps(plan), ...surfaceGaps(plan, traced), ...materialNotes(plan)]
+    .sort((a, b) => Number(a.weight === 'note') - Number(b.weight === 'note'))
+}
+
+function shelfGaps({ inputs }: Plan): Remark[] {
+  const lacks = (role: Parameters<typeof productFor>[1]) => !productFor(inputs, role)
+  const found: Remark[] = []
+  if (lacks('thin CA')) found.push({ weight: 'gap', says: 'No thin CA on the shelf, so there are no coats in this plan.', remedy: 'Put thin CA on the shelf, then plan again.' })
+  if (lacks('accelerator')) found.push({ weight: 'note', says: 'No accelerator on the shelf: every coat waits to set by itself.', remedy: 'The waits are planned for that.' })
+  if (lacks('plastic polish')) found.push({ weight: 'note', says: 'No plastic polish on the shelf: the film stays as the last grit leaves it.', remedy: 'Put a plastic polish on the shelf for the last gloss.' })
+  if (lacks('tube epoxy') && lacks('thin CA') && lacks('medium CA')) found.push({ weight: 'gap', says: 'Nothing on the shelf glues a tube.', remedy: 'Put epoxy or CA on the shelf, then plan again.' })
+  return found
+}
+
+function surfaceGaps(plan: Plan, traced: PlanTrace): Remark[] {
+  const found: Remark[] = []
+  const last = traced.steps.at(-1)!.after
+  const wood = deepest(last.wood)
+  if (wood > filmHides.value + 1e-6) {
+    found.push({ weight: 'gap', says: `Scratches ${wood.toFixed(1)} µm deep stay in the blank; a film hides ${filmHides.value} µm.`, remedy: 'Put a finer dry abrasive on the shelf, about P600.' })
+  }
+  if (last.coats && !plan.steps.some(step => step.kind === 'level')) {
+    found.push({ weight: 'gap', says: 'No wet abrasive from P320 to P800 on the shelf to level the film with.', remedy: 'Put wet P400 and P600 on the shelf, then plan again.' })
+  } else if (last.filmScratch > glossForgives.value + 1e-6) {
+    found.push({ weight: 'gap', says: `The film keeps scratches of ${last.filmScratch.toFixed(1)} µm; a high gloss hides ${glossForgives.value} µm.`, remedy: 'Put finer wet pads or paper on the shelf, about 9 µm or less.' })
+  }
+  const wanted = leastFilm(plan.inputs.wishes.film).value
+  if (last.coats && traced.filmThinnest.value < wanted) {
+    found.push({ weight: 'gap', says: `Only ${traced.filmThinnest.value.toFixed(0)} µm of film is sure at the thinnest place; ${wanted} µm is wanted.`, remedy: 'Add coats, or level with a finer grit.' })
+  }
+  const lifted = traced.steps.find(one => one.grit?.jump !== undefined && one.grit.jump > plan.inputs.method.greatestJump + 1e-6)
+  if (lifted?.grit?.jump) {
+    found.push({ weight: 'note', says: `From ${lifted.grit.grain.label.replace('grain of ', '')} back to the grit before it is a jump of ${lifted.grit.jump.toFixed(1)}.`, remedy: 'A grit between them on the shelf would be quicker and surer.' })
+  }
+  const thin = traced.ends.find(end => end.wall.value < LEAST_WALL)
+  if (thin) {
+    found.push({ weight: 'gap', says: `Only ${thin.wall.value.toFixed(2)} mm of wall is left over the tube at the ${thin.end} end.`, remedy: 'Choose a fitting with more metal there, or a thinner film.' })
+  }
+  return found
+}
+
+function materialNotes({ inputs }: Plan): Remark[] {
+  const { material, climate } = inputs
+  const found: Remark[] = []
+  if (isResin(material)) found.push({ weight: 'note', says: 'Cast resin is usually polished bare, to glass, without a film.', remedy: 'This plan puts a CA film over it; skip the coats and polish the resin if you rather would.' })
+  if (bleeds(material)) found.push({ weight: 'note', says: `${material.name} bleeds: a wet wipe or a wet coat carries its colour.`, remedy: 'Blow it clean, seal with thin CA, keep its dust off pale wood.' })
+  if (isOily(material)) found.push({ weight: 'note', says: `${material.name} is oily: coats can lift and set slowly.`, remedy: bleeds(material) ? 'Thin CA at once after the last grit, without a wet wipe.' : 'Wipe with alcohol just before the first coat and let it flash off.' })
+  if (climate.humidity > BLOOM_HUMIDITY) found.push({ weight: 'note', says: `At ${climate.humidity.toFixed(0)} % humidity CA may bloom white.`, remedy: 'Warm or dry the air, or coat on a drier evening.' })
+  return found
+}

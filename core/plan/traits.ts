@@ -1,0 +1,42 @@
+import { given, type Figure } from '../figures'
+import type { Medium } from '../sanding'
+import type { Material, ToolId } from './inputs'
+
+const is = (material: Material, ...classes: Material['classes'][number][]): boolean => classes.some(one => material.classes.includes(one))
+
+export const isResin = (material: Material): boolean => is(material, 'resin')
+export const isOily = (material: Material): boolean => is(material, 'oily')
+export const bleeds = (material: Material): boolean => is(material, 'bleeding')
+export const isSoft = (material: Material): boolean => is(material, 'soft')
+export const hasJoint = (material: Material): boolean => is(material, 'hybrid', 'laminated')
+/** Wood that tears when it is drilled, so that it is cut longer. */
+export const tears = (material: Material): boolean => is(material, 'soft', 'figured')
+
+/** What the sanding model takes the blank for; unknown hardness counts as 5 kN, the middle of turning woods. */
+export function mediumOf(material: Material): Medium {
+  if (isResin(material)) return { kind: 'resin' }
+  const hardness = material.hardness
+    ? given(`side hardness of ${material.name.toLowerCase()}`, material.hardness.value, 'N', material.hardness.source)
+    : given('side hardness', 5000, 'N', { mark: 'model', note: 'not known: taken as the middle of turning woods' })
+  return { kind: 'wood', hardness }
+}
+
+/** Part of a soaking coat that stays on top: pores drink, resin does not. */
+export function soakOnTop(material: Material): Figure {
+  const source = { mark: 'model' as const, note: 'starting value' }
+  if (isResin(material)) return given('part of a coat that stays on top of resin', 1, '×', source)
+  return is(material, 'open-pored', 'soft')
+    ? given('part of a soaking coat that stays on top of open pores', 0.3, '×', source)
+    : given('part of a soaking coat that stays on top of close grain', 0.7, '×', source)
+}
+
+/** The coarsest grain this blank should see, µm: P150 on wood, P220 where it is soft or resin. */
+export function coarsestGrain(material: Material): Figure {
+  const source = { mark: 'trade' as const, note: 'common practice for this class of blank' }
+  return is(material, 'soft', 'resin', 'hybrid') ? given('coarsest grain for this blank (P220)', 68, 'µm', source) : given('coarsest grain for this blank (P150)', 100, 'µm', source)
+}
+
+const TOOL_DEPTH: Record<ToolId, number> = { 'skew': 15, 'round carbide': 30, 'square carbide': 40, 'gouge': 60 }
+
+/** Depth of the marks a tool leaves, µm. */
+export const toolMarks = (tool: ToolId): Figure => given(`marks left by the ${tool}`, TOOL_DEPTH[tool], 'µm', { mark: 'model', note: 'starting value' })

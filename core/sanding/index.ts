@@ -1,0 +1,4 @@
+export * from './ladders'
+export * from './medium'
+export * from './surface'
+export * from './work'

@@ -1,0 +1,83 @@
+import { capacity, scratchLeft, timeToRemove, type Pass } from './work'
+
+/** One abrasive of the stock that the search may use. */
+export interface Rung {
+  id: string
+  pass: Pass
+}
+
+export interface LadderProblem {
+  /** Deepest scratch at the start, µm. */
+  from: number
+  /** Deepest scratch allowed at the end, µm. */
+  target: number
+  rungs: readonly Rung[]
+  /** Change of paper, with-grain pass, wipe and look, s for each step. */
+  overhead: number
+  /** Greatest ratio of neighbouring grain sizes after the first rung; Infinity lifts it. */
+  greatestJump: number
+  /** Finest grain the ladder may begin with, µm; any by default. */
+  firstGrain?: number
+}
+
+export interface LadderStep {
+  rung: Rung
+  /** Sanding time of all pieces together, s, without the overhead. */
+  seconds: number
+  /** Fresh pieces of abrasive, each worn out but the last. */
+  pieces: number
+  /** Depth taken off, µm: that of the scratches before it. */
+  removes: number
+  /** Depth of the scratches it leaves, µm. */
+  leaves: number
+}
+
+export interface Ladder {
+  steps: readonly LadderStep[]
+  /** Sanding and overhead together, s. */
+  seconds: number
+}
+
+const MOST_PIECES = 5
+
+/** The quickest way for one abrasive to remove `depth` µm, with as many fresh pieces as pay; undefined when no five pieces can. */
+export function stepFor(rung: Rung, depth: number, overhead: number): LadderStep | undefined {
+  let best: LadderStep | undefined
+  for (let pieces = 1; pieces <= MOST_PIECES; pieces++) {
+    const seconds = pieces * timeToRemove(rung.pass, depth / pieces)
+    if (!Number.isFinite(seconds)) continue
+    const step = { rung, seconds, pieces, removes: Math.max(0, depth), leaves: scratchLeft(rung.pass) }
+    if (!best || cost(step, overhead) < cost(best, overhead)) best = step
+  }
+  return best
+}
+
+const cost = (step: LadderStep, overhead: number): number => step.seconds + step.pieces * overhead
+
+/**
+ * The quickest ladders from the start depth to the target over the rungs of a stock, best first, at most `count` of them.
+ * Each rung goes on until the deepest scratch before it is gone, so only its own scratches are handed on, and the search is a shortest path
+ * from coarse to fine that keeps the best few ways to every rung. Empty when the stock cannot do it.
+ */
+export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
+  const { from, target, overhead, greatestJump, firstGrain = 0 } = problem
+  const rungs = problem.rungs.filter(rung => capacity(rung.pass) > 0).sort((a, b) => b.pass.grain - a.pass.grain)
+  const waysTo = new Map<Rung, Ladder[]>()
+  const extend = (ladder: Ladder, step: LadderStep | undefined): Ladder[] =>
+    step ? [{ steps: [...ladder.steps, step], seconds: ladder.seconds + cost(step, overhead) }] : []
+
+  for (const rung of rungs) {
+    const ways = rung.pass.grain >= firstGrain - 1e-9 ? extend({ steps: [], seconds: 0 }, stepFor(rung, from, overhead)) : []
+    for (const [coarser, ladders] of waysTo) {
+      const jump = coarser.pass.grain / rung.pass.grain
+      if (jump <= 1 || jump > greatestJump + 1e-9) continue
+      const step = stepFor(rung, scratchLeft(coarser.pass), overhead)
+      ways.push(...ladders.flatMap(ladder => extend(ladder, step)))
+    }
+    waysTo.set(rung, quickest(ways, count))
+  }
+  const done = rungs.filter(rung => scratchLeft(rung.pass) <= target + 1e-9)
+  return quickest(done.flatMap(rung => waysTo.get(rung) ?? []), count)
+}
+
+const quickest = (ladders: Ladder[], count: number): Ladder[] => ladders.sort((a, b) => a.seconds - b.seconds).slice(0, count)

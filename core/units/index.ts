@@ -1,0 +1,5 @@
+export * from './error'
+export * from './length'
+export * from './measure'
+export * from './span'
+export * from './system'

@@ -1,0 +1,7 @@
+export * from './abrasives'
+export * from './cautions'
+export * from './defects'
+export * from './fittings'
+export * from './materials'
+export * from './methods'
+export * from './products'

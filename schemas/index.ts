@@ -1,0 +1,5 @@
+export * from './errors'
+export * from './event'
+export * from './pen'
+export * from './plan'
+export * from './workshop'

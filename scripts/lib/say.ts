@@ -1,0 +1,14 @@
+/** A fault that the person at the terminal can mend; its message says how. */
+export class Plain extends Error {}
+
+export const say = (text: string): void => console.log(text)
+
+/** Runs a script's main part; a plain fault is told in one line, any other with its stack. */
+export async function main(run: () => Promise<void>): Promise<void> {
+  try {
+    await run()
+  } catch (error) {
+    console.error(error instanceof Plain ? error.message : error)
+    process.exit(1)
+  }
+}

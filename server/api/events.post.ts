@@ -1,0 +1,12 @@
+import { asBenchEvent, eventBatchSchema } from '../../schemas'
+import { db } from '../db/connection'
+import { appendEvents } from '../db/events'
+import { readChecked } from '../http/body'
+import { route } from '../http/route'
+
+export default route(async (event) => {
+  const { events } = await readChecked(event, eventBatchSchema)
+  const added = new Set(await appendEvents(db(), events.map(asBenchEvent)))
+  const ids = events.map(one => one.id)
+  return { added: ids.filter(id => added.has(id)), known: ids.filter(id => !added.has(id)) }
+})

@@ -1,0 +1,7 @@
+import { db } from '../db/connection'
+import { route } from '../http/route'
+
+export default route(async () => {
+  await db().raw('select 1')
+  return { ok: true }
+})

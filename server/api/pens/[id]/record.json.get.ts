@@ -1,0 +1,17 @@
+import { setResponseHeaders } from 'h3'
+import { db } from '../../../db/connection'
+import { eventsOf } from '../../../db/events'
+import { readPen, readPlan } from '../../../db/pens'
+import { savedRecord } from '../../../export/record'
+import { idParam } from '../../../http/params'
+import { route } from '../../../http/route'
+
+export default route(async (event) => {
+  const knex = db()
+  const pen = await readPen(knex, idParam(event))
+  setResponseHeaders(event, {
+    'Content-Type': 'application/json; charset=utf-8',
+    'Content-Disposition': `attachment; filename="oxlip-${pen.mark}.json"`,
+  })
+  return JSON.stringify(savedRecord(pen, await readPlan(knex, pen), await eventsOf(knex, pen.id)), null, 2)
+})

@@ -1,0 +1,22 @@
+import { summarise, type PenSummary } from '../../../core/bench'
+import { unitWords } from '../../../core/units'
+import { db } from '../../db/connection'
+import { eventsByPen } from '../../db/events'
+import { listPens, readPlans, type Pen } from '../../db/pens'
+import { readWorkshop } from '../../db/workshop'
+import { route } from '../../http/route'
+
+export interface ListedPen {
+  pen: Pen
+  summary: PenSummary
+}
+
+export default route(async (): Promise<ListedPen[]> => {
+  const knex = db()
+  const [pens, plans, logs, workshop] = await Promise.all([listPens(knex), readPlans(knex), eventsByPen(knex), readWorkshop(knex)])
+  const units = unitWords(workshop.units)
+  return pens.flatMap((pen) => {
+    const plan = plans.get(pen.id)
+    return plan ? [{ pen, summary: summarise(plan, logs.get(pen.id) ?? [], units) }] : []
+  })
+})

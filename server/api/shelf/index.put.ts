@@ -1,0 +1,7 @@
+import { shelfChangeSchema } from '../../../schemas'
+import { db } from '../../db/connection'
+import { changeShelf } from '../../db/shelf'
+import { readChecked } from '../../http/body'
+import { route } from '../../http/route'
+
+export default route(async event => changeShelf(db(), await readChecked(event, shelfChangeSchema)))

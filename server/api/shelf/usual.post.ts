@@ -1,0 +1,5 @@
+import { db } from '../../db/connection'
+import { fillShelf } from '../../db/shelf'
+import { route } from '../../http/route'
+
+export default route(() => fillShelf(db()))

@@ -1,0 +1,5 @@
+import { db } from '../db/connection'
+import { readWorkshop } from '../db/workshop'
+import { route } from '../http/route'
+
+export default route(() => readWorkshop(db()))

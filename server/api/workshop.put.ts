@@ -1,0 +1,7 @@
+import { workshopSchema } from '../../schemas'
+import { db } from '../db/connection'
+import { writeWorkshop } from '../db/workshop'
+import { readChecked } from '../http/body'
+import { route } from '../http/route'
+
+export default route(async event => writeWorkshop(db(), await readChecked(event, workshopSchema)))

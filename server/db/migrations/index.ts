@@ -1,0 +1,21 @@
+import type { Knex } from 'knex'
+import * as first from './0001-first'
+
+interface Migration {
+  name: string
+  up: (knex: Knex) => Promise<void>
+  down: (knex: Knex) => Promise<void>
+}
+
+const migrations: Migration[] = [
+  { name: '0001-first', ...first },
+]
+
+/** The migrations as modules, so that the built server needs no folder of them. */
+export const migrationSource: Knex.MigrationSource<Migration> = {
+  getMigrations: async () => migrations,
+  getMigrationName: migration => migration.name,
+  getMigration: async migration => migration,
+}
+
+export const migrationNames: readonly string[] = migrations.map(migration => migration.name)

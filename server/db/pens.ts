@@ -1,0 +1,130 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { replay } from '../../core/bench'
+import { makePlan, revisePlan, type Plan, type PlanInputs } from '../../core/plan'
+import { fittings, materials, methods } from '../../reference'
+import { asPlan, type NewPen, type PenChange } from '../../schemas'
+import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
+import { eventsOf } from './events'
+import { readShelf } from './shelf'
+import { readWorkshop } from './workshop'
+
+/** A pen's row: who it is for and what it is made from. Its plan and its log stand beside it. */
+export interface Pen {
+  id: string
+  mark: string
+  name: string
+  reason: string | null
+  due: string | null
+  fitting: string
+  material: string
+  method: string
+  tool: NewPen['tool']
+  film: NewPen['film']
+  planVersion: number
+  version: number
+  createdAt: string
+}
+
+type Row = Omit<Pen, 'planVersion' | 'createdAt'> & { plan_version: number, created_at: Date }
+
+const asPen = ({ plan_version: planVersion, created_at: createdAt, ...rest }: Row): Pen => ({ ...rest, planVersion, createdAt: createdAt.toISOString() })
+
+const pensTable = (knex: Knex) => knex<Row>('pens').select('*', knex.raw('to_char(due, \'YYYY-MM-DD\') as due')) as Knex.QueryBuilder<Row, Row[]>
+
+export async function listPens(knex: Knex): Promise<Pen[]> {
+  const rows: Row[] = await pensTable(knex).orderBy(['created_at', 'mark'])
+  return rows.map(asPen)
+}
+
+/** @throws NotFoundError */
+export async function readPen(knex: Knex, id: string): Promise<Pen> {
+  const row: Row | undefined = await pensTable(knex).where({ id }).first()
+  if (!row) throw new NotFoundError('There is no such pen. It may have been entered in another workshop.')
+  return asPen(row)
+}
+
+/** The plan a pen points at. */
+export async function readPlan(knex: Knex, pen: Pen): Promise<Plan> {
+  const row = await knex('plans').where({ pen_id: pen.id, version: pen.planVersion }).first('body')
+  return asPlan(row.body)
+}
+
+/** The current plans of many pens in one query. */
+export async function readPlans(knex: Knex): Promise<Map<string, Plan>> {
+  const rows = await knex('plans').join('pens', join => join.on('pens.id', 'plans.pen_id').andOn('pens.plan_version', 'plans.version')).select('pen_id', 'body')
+  return new Map(rows.map(row => [row.pen_id, asPlan(row.body)]))
+}
+
+/** Starts a pen and makes its first plan from what is on the shelf now. @throws FieldsError when the mark is taken */
+export async function createPen(knex: Knex, wanted: NewPen): Promise<Pen> {
+  return knex.transaction(async (trx) => {
+    await refuseTakenMark(trx, wanted.mark)
+    const id = randomUUID()
+    await trx('pens').insert({ ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, id, plan_version: 1 })
+    await keepPlan(trx, id, 1, makePlan(await inputsFor(trx, wanted)))
+    return readPen(trx, id)
+  })
+}
+
+/** Changes a pen, and its plan where that follows. What is done stays done. @throws ConflictError with the newer pen */
+export async function changePen(knex: Knex, id: string, { version, ...change }: PenChange): Promise<Pen> {
+  return knex.transaction(async (trx) => {
+    const pen = await lockPen(trx, id, version)
+    if (change.mark && change.mark !== pen.mark) await refuseTakenMark(trx, change.mark)
+    const wanted = { ...pen, ...change }
+    const planned = (['fitting', 'material', 'method', 'tool', 'film'] as const).some(field => wanted[field] !== pen[field])
+    const planVersion = planned ? await replan(trx, pen, wanted) : pen.planVersion
+    await trx('pens').where({ id }).update({ ...change, version: version + 1, plan_version: planVersion })
+    return readPen(trx, id)
+  })
+}
+
+/** Plans a pen again with the shelf and the air as they are now. @throws ConflictError with the newer pen */
+export async function replanPen(knex: Knex, id: string, version: number): Promise<Pen> {
+  return knex.transaction(async (trx) => {
+    const pen = await lockPen(trx, id, version)
+    const planVersion = await replan(trx, pen, pen)
+    await trx('pens').where({ id }).update({ version: version + 1, plan_version: planVersion })
+    return readPen(trx, id)
+  })
+}
+
+async function replan(trx: Knex, pen: Pen, wanted: Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film'>): Promise<number> {
+  const plan = await readPlan(trx, pen)
+  const state = replay(plan, await eventsOf(trx, pen.id))
+  const done = new Set(state.steps.filter(one => one.status !== 'open').map(one => one.step.id))
+  await keepPlan(trx, pen.id, pen.planVersion + 1, revisePlan(plan, await inputsFor(trx, wanted), done))
+  return pen.planVersion + 1
+}
+
+async function inputsFor(knex: Knex, wanted: Pick<NewPen, 'fitting' | 'material' | 'method' | 'tool' | 'film'>): Promise<PlanInputs> {
+  const { celsius, humidity } = await readWorkshop(knex)
+  return {
+    fitting: fittings.find(row => row.id === wanted.fitting)!,
+    material: materials.find(row => row.id === wanted.material)!,
+    method: methods.find(row => row.id === wanted.method)!,
+    shelf: await readShelf(knex),
+    climate: { celsius, humidity },
+    wishes: { tool: wanted.tool, film: wanted.film },
+  }
+}
+
+const keepPlan = (knex: Knex, penId: string, version: number, plan: Plan) =>
+  knex('plans').insert({ pen_id: penId, version, body: JSON.stringify(asPlan(JSON.parse(JSON.stringify(plan)))) })
+
+async function lockPen(trx: Knex, id: string, version: number): Promise<Pen> {
+  await trx('pens').where({ id }).forUpdate().first('id')
+  const pen = await readPen(trx, id)
+  if (pen.version !== version) throw new ConflictError('This pen was changed on another device. Look at it as it is now, then change it again.', pen)
+  return pen
+}
+
+async function refuseTakenMark(knex: Knex, mark: string): Promise<void> {
+  const taken = await knex('pens').where({ mark }).first('name')
+  if (!taken) return
+  const marks = new Set<string>(await knex('pens').pluck('mark'))
+  let number = Number(mark.slice(1)) + 1
+  while (marks.has(`${mark[0]}${number}`)) number++
+  throw new FieldsError({ mark: `${mark} is on “${taken.name}” already. ${mark[0]}${number} is free.` })
+}

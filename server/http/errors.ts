@@ -1,0 +1,25 @@
+import type { FieldErrors } from '../../schemas'
+
+/** What was asked for is not there. */
+export class NotFoundError extends Error {}
+
+/** Fields that are wrong for a reason only the database knows. */
+export class FieldsError extends Error {
+  constructor(readonly fields: FieldErrors) {
+    super('Some of it cannot be kept.')
+  }
+}
+
+/** Somebody changed the same thing first; `newer` is how it is now. */
+export class ConflictError extends Error {
+  constructor(message: string, readonly newer: unknown) {
+    super(message)
+  }
+}
+
+/** The body is no body we take: too large, not JSON, or not sent as JSON. */
+export class BodyError extends Error {
+  constructor(readonly status: 400 | 413 | 415, message: string) {
+    super(message)
+  }
+}

@@ -1,0 +1,40 @@
+import { defineEventHandler, setResponseStatus, type EventHandler, type H3Event } from 'h3'
+import { ValidationError } from 'yup'
+import { fieldErrors, type FieldErrors } from '../../schemas'
+import { BodyError, ConflictError, FieldsError, NotFoundError } from './errors'
+
+/** What a route answers when it cannot do what was asked. */
+export interface Refusal {
+  message: string
+  fields?: FieldErrors
+  newer?: unknown
+}
+
+/** A route that answers refusals in one shape, keeps faults of ours in the log, and never shows a stack trace. */
+export function route<T>(handle: (event: H3Event) => Promise<T>): EventHandler {
+  return defineEventHandler(async (event): Promise<T | Refusal> => {
+    try {
+      return await handle(event)
+    } catch (error) {
+      const [status, refusal] = refuse(error)
+      if (status >= 500) console.error(`${event.method} ${event.path}:`, error)
+      setResponseStatus(event, status)
+      return refusal
+    }
+  })
+}
+
+function refuse(error: unknown): [number, Refusal] {
+  if (error instanceof ValidationError) return [422, { message: 'Some fields need another look.', fields: fieldErrors(error) }]
+  if (error instanceof FieldsError) return [422, { message: error.message, fields: error.fields }]
+  if (error instanceof NotFoundError) return [404, { message: error.message }]
+  if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer }]
+  if (error instanceof BodyError) return [error.status, { message: error.message }]
+  if (isConnectionFault(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]
+  return [500, { message: 'Something went wrong here. It is in the log; nothing was half kept.' }]
+}
+
+function isConnectionFault(error: unknown): boolean {
+  const { code, name } = error as { code?: string, name?: string }
+  return name === 'KnexTimeoutError' || ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', '57P01', '57P03', '53300'].includes(code ?? '')
+}

@@ -1,0 +1,41 @@
+import { defineEventHandler, getRequestHeader, setResponseHeaders, setResponseStatus, type H3Event } from 'h3'
+
+const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
+const READING = ['GET', 'HEAD', 'OPTIONS']
+
+/** Hosts that Oxlip answers to: loopback, and those in OXLIP_HOSTS (comma between) for whoever puts a proxy before it. */
+const hosts = new Set([...LOOPBACK, ...(process.env.OXLIP_HOSTS ?? '').split(',').map(host => host.trim()).filter(Boolean)])
+
+/** Refuses other people's pages: a foreign host name (DNS rebinding) and writes from another origin. Sets the headers every answer carries. */
+export default defineEventHandler((event) => {
+  setResponseHeaders(event, {
+    'X-Content-Type-Options': 'nosniff',
+    'X-Frame-Options': 'DENY',
+    'Referrer-Policy': 'same-origin',
+    'Cross-Origin-Opener-Policy': 'same-origin',
+    'Cross-Origin-Resource-Policy': 'same-origin',
+    'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
+  })
+  if (!hosts.has(hostName(event))) return refuse(event, 421, 'Oxlip does not answer to this host name. Use the address it printed at start, or name the host in OXLIP_HOSTS.')
+  if (!READING.includes(event.method) && !isSameOrigin(event)) return refuse(event, 403, 'Writes are taken from Oxlip’s own pages only.')
+})
+
+const hostName = (event: H3Event): string => (getRequestHeader(event, 'host') ?? '').replace(/:\d+$/, '')
+
+/** A browser names the origin of every write; a program outside a browser names none, and no foreign page can drive it. */
+function isSameOrigin(event: H3Event): boolean {
+  const site = getRequestHeader(event, 'sec-fetch-site')
+  if (site && site !== 'same-origin') return false
+  const origin = getRequestHeader(event, 'origin')
+  if (!origin) return true
+  try {
+    return new URL(origin).host === getRequestHeader(event, 'host')
+  } catch {
+    return false
+  }
+}
+
+function refuse(event: H3Event, status: number, message: string): { message: string } {
+  setResponseStatus(event, status)
+  return { message }
+}
