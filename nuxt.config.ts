@@ -34,11 +34,12 @@ export default defineNuxtConfig({
     '#schemas': here('./schemas'),
   },
   compatibilityDate: '2026-11-01',
+  nitro: { typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } } },
   vite: {
     worker: { format: 'es' },
     optimizeDeps: { include: ['yup', 'idb-keyval', 'date-fns'] },
   },
-  typescript: { tsConfig: { include: ['../core/**/*', '../reference/**/*', '../schemas/**/*'] } },
+  typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },
   telemetry: false,
   eslint: { config: { stylistic: { braceStyle: '1tbs' } } },
   icon: {

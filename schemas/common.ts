@@ -1,8 +1,14 @@
-import './messages'
-import { date, mixed, object, string, type ObjectShape } from 'yup'
+import { mixed, object, setLocale, string, type ObjectShape } from 'yup'
+import { messages } from './messages'
 
-/** An object that takes its own fields and no others. */
-export const exact = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict()
+// Here and not in a module imported for its effect alone, which the server's bundler would drop.
+setLocale(messages)
+
+/** An object that must be there and takes its own fields and no others. */
+export const exact = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict().required()
+
+/** The same, but it may be absent. */
+export const perhaps = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict().default(undefined)
 
 /** An id in its one spelling, lower case, so that ids compare as text. */
 export const uuid = () => string().matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'Should be an id (UUID in lower case).')
@@ -13,7 +19,7 @@ export const word = <const T extends string>(...words: readonly T[]) => mixed<T>
 
 /** A moment as ISO 8601 in UTC with milliseconds, so that moments compare as text. */
 export const moment = () => string().test('moment', 'Should be a time like 2026-11-23T19:42:00.000Z.', value =>
-  value === undefined || value === null || (/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) && isSame(value)))
+  value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) && isSame(value)))
 
 const isSame = (value: string): boolean => {
   const parsed = new Date(value)
@@ -22,7 +28,7 @@ const isSame = (value: string): boolean => {
 
 /** A calendar day, `2026-12-05`, or nothing. */
 export const day = () => string().nullable().test('day', 'Should be a day like 2026-12-05.', value =>
-  value === undefined || value === null || (/^\d{4}-\d\d-\d\d$/.test(value) && date().isValidSync(value) && new Date(`${value}T00:00:00.000Z`).toISOString().startsWith(value)))
+  value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\d$/.test(value) && isSame(`${value}T00:00:00.000Z`)))
 
 /** One line of text that a person typed. Control characters, which PostgreSQL and CSV choke on, are refused. */
 export const line = (most: number) => string().max(most).test('line', 'Use letters, figures and signs on one line.', value =>

@@ -1,6 +1,6 @@
 import { array, boolean, lazy, mixed, number, string, type Schema } from 'yup'
 import type { Plan } from '../core/plan'
-import { exact, word } from './common'
+import { exact, perhaps, word } from './common'
 
 const id = () => string().min(1).max(60).required()
 const name = () => string().min(1).max(120).required()
@@ -11,27 +11,27 @@ const barrelId = word('lower', 'upper', 'only').required()
 const scale = word('P', 'CAMI', 'pad', 'micron').required()
 
 const abrasive = exact({ id: id(), scale, mark: positive(), wet: boolean().required(), dry: boolean().required() })
-const baseWait = exact({ plain: positive(), accelerated: number().moreThan(0), source: source.required() }).default(undefined)
+const baseWait = perhaps({ plain: positive(), accelerated: number().moreThan(0), source })
 const product = exact({
-  id: id(), name: name(), source: source.required(),
+  id: id(), name: name(), source,
   role: word('thin CA', 'medium CA', 'accelerator', 'tube epoxy', 'plastic polish', 'alcohol').required(),
-  film: exact({ build: positive(), unevenness: number().min(0).required(), source: source.required() }).default(undefined),
+  film: perhaps({ build: positive(), unevenness: number().min(0).required(), source }),
   setsBy: word('moisture', 'warmth'),
-  waits: exact({ 'square': baseWait, 'sand': baseWait, 'next coat': baseWait, 'level': baseWait, 'assemble': baseWait, 'hand over': baseWait }).default(undefined),
+  waits: perhaps({ 'square': baseWait, 'sand': baseWait, 'next coat': baseWait, 'level': baseWait, 'assemble': baseWait, 'hand over': baseWait }),
 })
 
 const inputs = exact({
   fitting: exact({
-    id: id(), name: name(), bit: positive(), source: source.required(),
+    id: id(), name: name(), bit: positive(), source,
     barrels: array(exact({ id: barrelId, tubeLength: positive(), tubeOuter: positive(), tipEnd: positive(), clipEnd: positive() })).min(1).max(2).required(),
   }),
   material: exact({
-    id: id(), name: name(), colour: string().matches(/^#[0-9a-f]{6}$/).required(), source: source.required(),
+    id: id(), name: name(), colour: string().matches(/^#[0-9a-f]{6}$/).required(), source,
     classes: array(word('close-grained', 'open-pored', 'oily', 'bleeding', 'soft', 'figured', 'hybrid', 'resin', 'laminated').required()).required(),
-    hardness: exact({ value: positive(), source: source.required() }).default(undefined),
+    hardness: perhaps({ value: positive(), source }),
   }),
   method: exact({
-    id: word('ca-thin-first').required(), name: name(), source: source.required(),
+    id: word('ca-thin-first').required(), name: name(), source,
     soakCoats: number().integer().min(0).max(10).required(), mediumCoats: number().integer().min(0).max(10).required(),
     applicator: word('foam', 'towel').required(), greatestJump: number().min(1).max(100).required(),
     speeds: exact({ sand: positive(), coat: positive(), level: positive(), polish: positive() }),
@@ -45,23 +45,23 @@ const base = {
   id: id(),
   phase: word('blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assemble').required(),
   barrels: array(barrelId).min(1).max(2).required(),
-  gate: exact({ purpose: word('square', 'sand', 'next coat', 'level', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'coat').required() }).default(undefined),
+  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'coat').required() }),
 }
 const plain = ['cut', 'drill', 'square', 'turn', 'ends', 'assemble', 'check'] as const
 const kind = (one: string) => mixed().oneOf([one]).required()
 
 const steps: Record<string, Schema> = {
   ...Object.fromEntries(plain.map(one => [one, exact({ ...base, kind: kind(one) })])),
-  tube: exact({ ...base, kind: kind('tube'), product: product.nullable().default(null), accelerated: boolean().required() }),
-  harden: exact({ ...base, kind: kind('harden'), product: product.required() }),
+  tube: exact({ ...base, kind: kind('tube'), product: product.nullable().defined(), accelerated: boolean().required() }),
+  harden: exact({ ...base, kind: kind('harden'), product }),
   sand: exact({ ...base, kind: kind('sand'), abrasive }),
   clean: exact({ ...base, kind: kind('clean'), how: word('blow', 'alcohol', 'rinse').required() }),
   coat: exact({
-    ...base, kind: kind('coat'), product: product.required(), number: number().integer().min(1).required(), accelerated: boolean().required(), soak: boolean().required(),
+    ...base, kind: kind('coat'), product, number: number().integer().min(1).required(), accelerated: boolean().required(), soak: boolean().required(),
   }),
   level: exact({ ...base, kind: kind('level'), abrasive }),
   smooth: exact({ ...base, kind: kind('smooth'), abrasive }),
-  polish: exact({ ...base, kind: kind('polish'), product: product.required() }),
+  polish: exact({ ...base, kind: kind('polish'), product }),
 }
 
 const anyStep = lazy((value: { kind?: string } | undefined) =>

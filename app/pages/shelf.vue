@@ -63,10 +63,11 @@ header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 1.2rem
 header p { flex: 1 1 20rem; }
 fieldset { padding: 0.9rem 1.1rem 1rem; }
 legend { float: left; width: 100%; margin-bottom: 0.5rem; }
-.items { clear: both; display: grid; grid-template-columns: repeat(auto-fill, minmax(11rem, 1fr)); gap: 0 1rem; }
+.items { clear: both; display: grid; grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr)); gap: 0 1rem; }
 .items.wide { grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); }
 label { display: flex; align-items: center; gap: 0.6rem; min-height: 44px; cursor: pointer; }
 input { width: 1.25rem; height: 1.25rem; accent-color: var(--leaf); flex: none; }
 label b { font-weight: 500; }
+label b, label span { white-space: nowrap; }
 label .quiet { margin-left: auto; padding-right: 1rem; }
 </style>

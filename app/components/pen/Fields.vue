@@ -8,7 +8,7 @@ defineProps<{ errors: Record<string, string> }>()
 
 const choose = (rows: readonly { id: string, name: string }[]) => rows.map(row => ({ label: row.name, value: row.id }))
 const tools = [
-  { label: 'Skew, a clean shearing cut', value: 'skew' }, { label: 'Round carbide', value: 'round carbide' },
+  { label: 'Skew', value: 'skew' }, { label: 'Round carbide', value: 'round carbide' },
   { label: 'Square carbide', value: 'square carbide' }, { label: 'Gouge', value: 'gouge' },
 ] satisfies { label: string, value: NewPen['tool'] }[]
 const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the wood', value: 'close' }] satisfies { label: string, value: NewPen['film'] }[]
@@ -16,31 +16,31 @@ const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the w
 
 <template>
   <div class="fields">
-    <UFormField class="mark" label="Witness mark" name="mark" :error="errors.mark ?? ' '" required>
+    <UFormField class="mark" label="Witness mark" name="mark" :error="errors.mark ?? false" required>
       <UInput v-model="form.mark" size="xl" maxlength="4" autocomplete="off" autocapitalize="characters" @update:model-value="form.mark = String($event).toUpperCase().trim()" />
     </UFormField>
-    <UFormField class="name" label="Name" name="name" :error="errors.name ?? ' '" required>
+    <UFormField class="name" label="Name" name="name" :error="errors.name ?? false" required>
       <UInput v-model="form.name" size="xl" maxlength="80" autocomplete="off" />
     </UFormField>
-    <UFormField label="Fitting" name="fitting" :error="errors.fitting ?? ' '" required>
+    <UFormField label="Fitting" name="fitting" :error="errors.fitting ?? false" required>
       <USelect v-model="form.fitting" size="xl" :items="choose(fittings)" placeholder="Choose a fitting" />
     </UFormField>
-    <UFormField label="Material" name="material" :error="errors.material ?? ' '" required>
-      <USelectMenu v-model="form.material" size="xl" :items="choose(materials)" value-key="value" placeholder="Choose a material" :search-input="{ placeholder: 'Look for a wood' }" />
+    <UFormField label="Material" name="material" :error="errors.material ?? false" required>
+      <USelect v-model="form.material" size="xl" :items="choose(materials)" placeholder="Choose a material" />
     </UFormField>
-    <UFormField label="Finish" name="method" :error="errors.method ?? ' '" required>
+    <UFormField label="Finish" name="method" :error="errors.method ?? false" required>
       <USelect v-model="form.method" size="xl" :items="choose(methods)" />
     </UFormField>
-    <UFormField label="How much film" name="film" :error="errors.film ?? ' '">
+    <UFormField label="How much film" name="film" :error="errors.film ?? false">
       <USelect v-model="form.film" size="xl" :items="films" />
     </UFormField>
-    <UFormField label="Last tool on the wood" name="tool" :error="errors.tool ?? ' '">
+    <UFormField label="Last tool on the wood" name="tool" :error="errors.tool ?? false">
       <USelect v-model="form.tool" size="xl" :items="tools" />
     </UFormField>
-    <UFormField label="Due" name="due" :error="errors.due ?? ' '">
+    <UFormField label="Due" name="due" :error="errors.due ?? false">
       <UInput :model-value="form.due ?? ''" size="xl" type="date" @update:model-value="form.due = String($event) || null" />
     </UFormField>
-    <UFormField class="wide" label="For whom, or why" name="reason" :error="errors.reason ?? ' '">
+    <UFormField class="wide" label="For whom, or why" name="reason" :error="errors.reason ?? false">
       <UInput :model-value="form.reason ?? ''" size="xl" maxlength="120" autocomplete="off" @update:model-value="form.reason = String($event).trim() ? String($event) : null" />
     </UFormField>
   </div>
@@ -48,6 +48,7 @@ const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the w
 
 <style scoped>
 .fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 0 1rem; }
+.fields > :deep(*) { min-height: 6.1rem; }
 .fields :deep(input), .fields :deep(button) { width: 100%; }
 .fields > :deep(*) > div:last-child > * { width: 100%; }
 .wide { grid-column: 1 / -1; }

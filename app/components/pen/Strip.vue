@@ -18,7 +18,9 @@ const emit = defineEmits<{ pick: [place: { barrel: BarrelId, fromTip: number }] 
 
 const { units } = storeToRefs(useWorkshop())
 /** The greatest height of the drawing in each size. */
-const MOST = { row: '46px', work: '46px', head: '104px' }
+const MOST = { row: '46px', work: '46px', head: '92px' }
+/** Half the size of a defect's mark, mm: alike on the screen in every size. */
+const half = computed(() => props.size === 'head' ? 1.2 : 2)
 const id = useId()
 const strip = computed(() => layStrip(props.fitting))
 const y = computed(() => strip.value.height / 2)
@@ -39,7 +41,7 @@ function pick(event: MouseEvent) {
 </script>
 
 <template>
-  <div class="mandrel" :style="{ '--ratio': strip.width / strip.height, '--most': MOST[size] }">
+  <div class="mandrel" :class="{ marked: marks.length }" :style="{ '--ratio': strip.width / strip.height, '--most': MOST[size] }">
     <div v-if="marks.length" class="marks figures">
       <div v-for="{ end, x } in marks" :key="`${end.barrel}${end.end}`" :class="end.end" :style="{ left: percent(x) }">
         <FigureOpen :figure="end.diameter"><b>{{ units.length(end.diameter.value) }}</b></FigureOpen>
@@ -68,8 +70,8 @@ function pick(event: MouseEvent) {
         <path :d="outline(laid, y)" :fill="`url(#${id}round)`" />
         <path v-for="side in [-1, 1]" :key="side" :d="`M${laid.x} ${y + side * laid.barrel.tubeOuter / 2}h${laid.barrel.tubeLength}`" class="tube" />
       </g>
-      <g v-for="defect in defects" :key="defect.id" :class="['defect', { settled: defect.settled }]" :transform="`translate(${xOf(defect.barrel, defect.fromTip)} ${y})`">
-        <path d="M0-2.2 2.200 0 0 2.200-2.200 0Z" />
+      <g v-for="defect in defects" :key="defect.id" :class="['fault', { settled: defect.settled }]" :transform="`translate(${xOf(defect.barrel, defect.fromTip)} ${y})`">
+        <path :d="`M0-${half} ${half} 0 0 ${half}-${half} 0Z`" />
       </g>
       <path v-if="place" :d="`M${xOf(place.barrel, place.fromTip)} 0v${strip.height}`" class="place" />
     </svg>
@@ -83,16 +85,21 @@ svg { display: block; width: 100%; aspect-ratio: var(--ratio); overflow: visible
 .steel-light { fill: var(--steel-light); }
 .grain { fill: none; stroke: #2a1608; stroke-opacity: 0.28; stroke-width: 0.16; }
 .tube { fill: none; stroke: var(--brass); stroke-width: 0.16; stroke-dasharray: 1 0.7; opacity: 0.9; }
-.defect path { fill: var(--brick); stroke: var(--surface); stroke-width: 0.5; }
-.defect.settled path { fill: none; stroke: var(--brick); }
+.fault path { fill: var(--brick); stroke: var(--surface); stroke-width: 0.5; }
+.fault.settled path { fill: none; stroke: var(--brick); }
 .place { stroke: var(--ink); stroke-width: 0.5; stroke-dasharray: 1.5 1; }
-.marks { position: relative; height: 3.6rem; }
-.marks > div { position: absolute; bottom: 0; display: grid; padding-bottom: 0.9rem; line-height: 1.25; white-space: nowrap; }
+.marks { height: 3.6rem; }
+.marks > div { position: absolute; top: 0; display: grid; height: 3.6rem; align-content: end; padding-bottom: 0.9rem; line-height: 1.25; white-space: nowrap; }
 .marks > div::after { content: ""; position: absolute; bottom: -4px; height: 1rem; width: 0; border-left: 2px solid var(--ink-2); }
 .marks .tip { justify-items: start; }
 .marks .tip::after { left: 0; }
 .marks .clip { transform: translateX(-100%); justify-items: end; text-align: right; }
 .marks .clip::after { right: 0; }
 .marks span { font-size: 0.85rem; }
-@media (max-width: 640px) { .marks b { font-size: 0.95rem; } .marks span { font-size: 0.75rem; } }
+/* On a phone there is no room for all above: the clip ends stand below. */
+@media (max-width: 640px) {
+  .marked { padding-bottom: 3.6rem; }
+  .marks .clip { top: auto; bottom: 0; align-content: start; padding: 0.9rem 0 0; }
+  .marks .clip::after { bottom: auto; top: -4px; }
+}
 </style>

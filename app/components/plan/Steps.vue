@@ -4,7 +4,7 @@ import { stepWords, type Plan, type PlanTrace } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { cautionsFor } from '#reference'
 
-/** The steps of a plan as rows; the next one is yellow, the chosen one stands open. */
+/** The steps of a plan as rows; the next one is yellow, the chosen one stands open, a run of done ones is folded. */
 const props = defineProps<{ plan: Plan, traced: PlanTrace, state: BenchState, chosen: string | null }>()
 const emit = defineEmits<{ choose: [step: string | null] }>()
 const { units } = storeToRefs(useWorkshop())
@@ -16,18 +16,30 @@ const rows = computed(() => props.traced.steps.map((one, index) => ({
   next: props.state.next?.id === one.step.id,
   caution: cautionsFor(one.step)[0],
 })))
+/** The run of settled steps at the start, folded away so that the next one is in sight. */
+const settled = computed(() => {
+  const first = rows.value.findIndex(row => row.status === 'open')
+  return first < 0 ? 0 : first
+})
+const unfolded = ref(false)
+const shown = computed(() => unfolded.value || settled.value < 3 ? rows.value : rows.value.filter(row => row.index >= settled.value || row.one.step.id === props.chosen))
 const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
 </script>
 
 <template>
   <ol class="sheet figures">
-    <li v-for="{ one, index, words, status, next, caution } in rows" :key="one.step.id" :class="[status, { next, open: one.step.id === chosen }]">
+    <li v-if="settled >= 3" class="done">
+      <button type="button" class="head fold" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+        <span class="number" aria-hidden="true">✓</span><b>{{ settled }} steps done</b><span class="why">{{ rows[0]!.words.title }} to {{ rows[settled - 1]!.words.title }}</span><span class="time">{{ unfolded ? 'fold' : 'show' }}</span>
+      </button>
+    </li>
+    <li v-for="{ one, index, words, status, next, caution } in shown" :key="one.step.id" :class="[status, { next, chosen: one.step.id === chosen }]">
       <button type="button" class="head" :aria-expanded="one.step.id === chosen" @click="toggle(one.step.id)">
         <span class="number" aria-hidden="true">{{ status === 'done' ? '✓' : status === 'skipped' ? '–' : next ? '▸' : index + 1 }}</span>
         <span class="sr-only">{{ { done: 'Done:', skipped: 'Left out:', open: next ? 'Next:' : '' }[status] }}</span>
         <b>{{ words.title }}</b>
         <span class="why">{{ words.why }}</span>
-        <span class="time">{{ one.step.id && status === 'skipped' ? '' : formatSpan(one.handsOn.value) }}<small v-if="one.wait">after {{ formatSpan(one.wait.length.value) }}</small></span>
+        <span class="time">{{ status === 'skipped' ? '' : formatSpan(one.handsOn.value) }}<small v-if="one.wait">after {{ formatSpan(one.wait.length.value) }}</small></span>
       </button>
       <div v-if="one.step.id === chosen" class="more">
         <p>{{ words.how }}</p>
@@ -50,18 +62,18 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
 <style scoped>
 ol { overflow: hidden; }
 li + li { border-top: 1px solid var(--line); }
-.head { display: grid; grid-template-columns: 1.4rem minmax(6.5rem, 8.6rem) minmax(0, 1fr) auto; gap: 0.7rem; align-items: baseline; width: 100%; min-height: 40px; padding: 0.5rem 0.8rem; text-align: left; cursor: pointer; color: var(--ink); }
+.head { display: grid; grid-template-columns: 1.4rem minmax(6.5rem, 9.4rem) minmax(0, 1fr) auto; gap: 0.7rem; align-items: baseline; width: 100%; min-height: 40px; padding: 0.5rem 0.8rem; text-align: left; cursor: pointer; color: var(--ink); }
 .head:hover { background: color-mix(in srgb, var(--line) 35%, transparent); }
 .number { text-align: right; color: var(--ink-2); }
 .why { color: var(--ink-2); font-size: 0.95rem; line-height: 1.35; }
-.done:not(.open) .why { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.done:not(.chosen) .why { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
 .time { text-align: right; white-space: nowrap; display: grid; }
 .time small { color: var(--ink-2); font-size: 0.82rem; }
 .done .head, .skipped .head { color: var(--ink-2); }
 .skipped b { text-decoration: line-through; }
 .next .head { background: var(--oxlip); color: var(--on-oxlip); }
 .next .why, .next .number, .next small { color: var(--on-oxlip-2); }
-.open .head { box-shadow: inset 3px 0 var(--ink); }
+.chosen .head { box-shadow: inset 3px 0 var(--ink); }
 .more { display: grid; gap: 0.6rem; padding: 0.4rem 0.9rem 0.9rem 3.3rem; }
 dl { display: flex; flex-wrap: wrap; gap: 0.4rem 1.5rem; }
 dl div { display: flex; gap: 0.5rem; }

@@ -12,11 +12,11 @@ const emit = defineEmits<{ choose: [step: string] }>()
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const LEFT = 46
-const HALF = 112
-const TOP = 22
+const HALF = 104
+const TOP = 20
 const surfaceY = TOP + HALF
 const bottom = surfaceY + HALF
-const labels = 78
+const labels = 74
 
 const columns = computed(() => surfaceColumns(props.traced))
 const step = computed(() => Math.max(12, (width.value - LEFT - 8) / Math.max(1, columns.value.length)))

@@ -11,14 +11,14 @@ const lastCoat = computed(() => props.traced.steps.findLast(one => one.step.kind
 <template>
   <dl class="totals figures">
     <div><dd><FigureOpen :figure="traced.handsOn" /></dd><dt>hands on</dt></div>
-    <div><dd><FigureOpen :figure="traced.filmThinnest" /></dd><dt>film at the thinnest, 95 % sure</dt></div>
-    <div v-if="!begun && lastCoat"><dd>{{ clockTime(addSeconds(now, lastCoat.ends), now) }}</dd><dt>last coat on, if begun now</dt></div>
-    <div><dd><FigureOpen :figure="traced.untilHandOver" /></dd><dt>until it may leave the shop</dt></div>
+    <div><dd><FigureOpen :figure="traced.filmThinnest" /></dd><dt>least film, 95 % sure</dt></div>
+    <div v-if="!begun && lastCoat"><dd>{{ clockTime(addSeconds(now, lastCoat.ends), now) }}</dd><dt>last coat, if begun now</dt></div>
+    <div><dd><FigureOpen :figure="traced.untilHandOver" /></dd><dt>to hand over</dt></div>
   </dl>
 </template>
 
 <style scoped>
-.totals { display: flex; flex-wrap: wrap; gap: 0.4rem 1.8rem; }
+.totals { display: flex; flex-wrap: wrap; gap: 0.4rem 1.6rem; }
 .totals div { display: flex; align-items: baseline; gap: 0.5rem; }
 dd { font: 700 1.4rem var(--font-head); }
 dt { order: 2; color: var(--ink-2); }

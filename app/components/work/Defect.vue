@@ -54,7 +54,7 @@ function note() {
 </script>
 
 <template>
-  <form class="defect sheet" novalidate @submit.prevent="note" @keydown.esc="emit('close')">
+  <form class="noting sheet" novalidate @submit.prevent="note" @keydown.esc="emit('close')">
     <h2 ref="heading" tabindex="-1">What is wrong, and where?</h2>
     <fieldset class="kinds">
       <legend class="sr-only">How it looks</legend>
@@ -64,8 +64,8 @@ function note() {
     <PenStrip class="pick" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" size="head" :place="fromTip === undefined ? null : { barrel, fromTip }" label="The pen, tip at the left; tap where the defect is" @pick="pick" />
     <div class="fields">
       <UFormField v-if="barrels.length > 1" label="Barrel"><USelect v-model="barrel" size="xl" :items="barrels.map(one => ({ label: barrelNames[one.id], value: one.id }))" /></UFormField>
-      <UFormField label="From its tip end" :error="errors.place ?? ' '"><UInput v-model="place" size="xl" :placeholder="units.bare === 'mm' ? '12 mm' : '1/2 in'" /></UFormField>
-      <UFormField label="Size" :error="errors.size ?? ' '"><UInput v-model="size" size="xl" /></UFormField>
+      <UFormField label="From its tip end" :error="errors.place ?? false"><UInput v-model="place" size="xl" :placeholder="units.bare === 'mm' ? '12 mm' : '1/2 in'" /></UFormField>
+      <UFormField label="Size" :error="errors.size ?? false"><UInput v-model="size" size="xl" /></UFormField>
     </div>
     <p class="quiet"><b>To mend:</b> {{ entry.mend }}</p>
     <div class="end">
@@ -76,14 +76,15 @@ function note() {
 </template>
 
 <style scoped>
-.defect { display: grid; gap: 0.8rem; padding: 1.1rem 1.25rem; }
+.noting { display: grid; gap: 0.8rem; padding: 1.1rem 1.25rem; }
 h2 { outline: none; }
 .kinds { display: grid; grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); gap: 0.5rem; }
-.kinds label { display: grid; grid-template-columns: auto 1fr; gap: 0 0.6rem; align-items: center; min-height: 64px; padding: 0.4rem 0.8rem; border: 2px solid var(--line); border-radius: 8px; cursor: pointer; }
+.kinds label { display: grid; grid-template-columns: auto 1fr; gap: 0 0.6rem; align-items: center; align-content: center; min-height: 64px; padding: 0.4rem 0.8rem; border: 2px solid var(--line); border-radius: 8px; cursor: pointer; }
 .kinds label.on { border-color: var(--ink); }
 .kinds input { accent-color: var(--leaf); width: 1.2rem; height: 1.2rem; grid-row: span 2; }
 .kinds span { color: var(--ink-2); font-size: 0.9rem; }
 .pick { cursor: crosshair; max-width: 60rem; padding: 0.5rem 0; }
+.fields > :deep(*) { min-height: 6.2rem; max-width: 20rem; }
 .fields { display: flex; flex-wrap: wrap; gap: 0 1rem; }
 .end { display: flex; flex-wrap: wrap; gap: 0.75rem; }
 .end .key { min-height: 64px; font-size: 1.1rem; }

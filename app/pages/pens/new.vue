@@ -81,7 +81,7 @@ async function start() {
 <style scoped>
 .new { display: grid; gap: 1.1rem; }
 header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1.2rem; }
-.halves { display: grid; grid-template-columns: minmax(0, 27rem) minmax(0, 1fr); gap: 2rem; align-items: start; }
+.halves { display: grid; grid-template-columns: minmax(0, 31rem) minmax(0, 1fr); gap: 2rem; align-items: start; }
 .end { display: flex; gap: 0.75rem; margin-top: 0.5rem; flex-wrap: wrap; }
 .preview { display: grid; gap: 1rem; padding: 1.25rem; }
 dl:not(.totals) { display: grid; gap: 0.3rem; }

@@ -37,15 +37,16 @@ async function planAgain() {
   <div v-if="pen && plan && traced && state" class="plan">
     <PenHead :pen="pen" />
     <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :ends="traced.ends" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" />
-    <p class="made quiet figures">
-      {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
-      <button type="button" class="key small" @click="changing = true">Change</button>
-    </p>
+    <div class="under">
+      <p class="made quiet figures">
+        {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
+        <button type="button" class="key small" @click="changing = true">Change</button>
+      </p><PlanRemarks :remarks="said" />
+    </div>
     <section v-if="changes.length" class="sheet again" role="status">
       <p><b>Shelf or air have changed since this was planned.</b> A new plan would be {{ changes.join(', ') }}.<span v-if="state.begun"> What is done stays done.</span></p>
       <button type="button" class="key" @click="planAgain">Plan again</button>
     </section>
-    <PlanRemarks :remarks="said" />
     <div class="halves">
       <section aria-labelledby="steps">
         <h2 id="steps">Steps</h2>
@@ -64,6 +65,7 @@ async function planAgain() {
 
 <style scoped>
 .plan { display: grid; gap: 0.7rem; }
+.under { display: flex; flex-wrap: wrap; align-items: center; gap: 0.3rem 2rem; }
 .made { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.8rem; }
 .small { padding: 0.2rem 0.8rem; min-height: 36px; border-width: 1px; }
 .again { display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; justify-content: space-between; padding: 0.7rem 1rem; }

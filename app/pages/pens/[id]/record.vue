@@ -34,17 +34,19 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
       <NuxtLink class="key next" :to="`/pens/${pen.id}/work`">Begin at the bench</NuxtLink>
     </section>
     <template v-else>
-      <dl class="sums">
-        <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(planned) }} planned</dt></div>
-        <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
-        <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
-        <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
-        <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>handed over</dt></div>
-        <div class="save">
+      <div class="over">
+        <dl class="sums">
+          <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(planned) }} planned</dt></div>
+          <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
+          <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
+          <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
+          <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>handed over</dt></div>
+        </dl>
+        <p class="save">
           <a class="key" :href="`/api/pens/${pen.id}/record.json`" download>Save as JSON</a>
           <a class="key" :href="`/api/pens/${pen.id}/record.csv`" download>Save as CSV</a>
-        </div>
-      </dl>
+        </p>
+      </div>
       <div class="table sheet">
         <table>
           <thead><tr><th scope="col">Step</th><th scope="col">When</th><th scope="col" class="right">Hands on</th><th scope="col" class="right">Planned</th><th scope="col">Wait before it</th></tr></thead>
@@ -78,8 +80,9 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
 
 <style scoped>
 .record { display: grid; gap: 1rem; }
-.sums { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 2rem; }
-.sums > div:not(.save) { display: flex; align-items: baseline; gap: 0.5rem; }
+.over { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem; }
+.sums { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1.3rem; }
+.sums > div { display: flex; align-items: baseline; gap: 0.5rem; }
 .sums dd { font: 700 1.4rem var(--font-head); }
 .sums dt { order: 2; color: var(--ink-2); }
 .save { display: flex; gap: 0.6rem; margin-left: auto; }

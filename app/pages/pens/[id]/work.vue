@@ -118,12 +118,12 @@ h1 { font-size: 1.5rem; }
 header nav { display: flex; gap: 0.3rem; }
 header nav a, header nav button { display: grid; place-items: center; min-height: 44px; padding: 0 0.6rem; color: var(--ink-2); cursor: pointer; }
 header nav a:hover, header nav button:hover { color: var(--ink); }
-.next { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2rem; align-items: end; padding-top: 0.5rem; }
+.next { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2rem; align-items: end; padding: 1rem 0 0.6rem; }
 .next > figure { padding-right: 9rem; }
 .lead { font-size: 1.4rem; color: var(--ink-2); }
-.title { font: 700 clamp(2.4rem, 7.2vw, 5.4rem)/1.05 var(--font-head); letter-spacing: -0.02em; margin: 0.1rem 0 0.6rem; overflow-wrap: anywhere; }
-.how { font-size: 1.55rem; line-height: 1.3; }
-.why { font-size: 1.45rem; line-height: 1.35; color: var(--ink-2); }
+.title { font: 700 clamp(2.4rem, 7.4vw, 6.2rem)/1.05 var(--font-head); letter-spacing: -0.02em; margin: 0.1rem 0 0.6rem; overflow-wrap: anywhere; }
+.how { font-size: 1.75rem; line-height: 1.3; }
+.why { font-size: 1.6rem; line-height: 1.35; color: var(--ink-2); }
 .takes { font-size: 1.4rem; margin-top: 1rem; color: var(--ink-2); }
 .wait { display: flex; align-items: flex-end; flex-wrap: wrap; gap: 0.2rem 1.6rem; margin-top: 0.6rem; }
 .count { font: 700 clamp(3.6rem, 9vw, 6.6rem)/1 var(--font-head); color: var(--wait); font-variant-numeric: tabular-nums; }

@@ -1,0 +1,37 @@
+import fc from 'fast-check'
+import { given } from '../figures'
+import { dewPoint, equilibriumMoisture } from './air'
+import { waitIn } from './wait'
+
+// [mem] of the Wood Handbook (USDA Forest Products Laboratory), chapter 4, table at 21.1 °C.
+it.each([[10, 2.5], [30, 6.2], [50, 9.2], [65, 12.0], [80, 16.0], [90, 20.5]])('wood at 21.1 °C and %d %% settles at %d %%', (humidity, moisture) => {
+  expect(Math.abs(equilibriumMoisture(21.1, humidity) - moisture)).toBeLessThanOrEqual(0.2)
+})
+
+// [mem] of WMO No. 8 and common tables.
+it.each([[20, 50, 9.3], [25, 60, 16.7]])('dew point at %d °C and %d %% is %d °C', (celsius, humidity, dew) => {
+  expect(dewPoint(celsius, humidity)).toBeCloseTo(dew, 1)
+})
+
+it('saturated air is at its dew point; what is no humidity is refused', () => {
+  fc.assert(fc.property(fc.double({ min: -10, max: 45, noNaN: true }), celsius => Math.abs(dewPoint(celsius, 100) - celsius) < 1e-9))
+  expect(() => dewPoint(20, 0)).toThrow(RangeError)
+  expect(() => equilibriumMoisture(20, 101)).toThrow(RangeError)
+})
+
+describe('waitIn', () => {
+  const base = given('base', 60, 's')
+  const wait = (celsius: number, humidity: number, setsBy: 'moisture' | 'warmth' = 'moisture') => waitIn({ celsius, humidity }, base, setsBy, 'wait').value
+
+  it('is the base at 21 °C and 50 to 65 %', () => expect([wait(21, 50), wait(21, 65)]).toEqual([60, 60]))
+  it('doubles for 10 °C less and halves for 10 °C more', () => expect([wait(11, 55), wait(31, 55)]).toEqual([120, 30]))
+  it('grows as 50 / RH in dry air, for CA only', () => expect([wait(21, 25), wait(21, 25, 'warmth')]).toEqual([120, 60]))
+  it('never grows with warmth or moisture (property)', () => {
+    fc.assert(fc.property(fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ min: 6, max: 99, noNaN: true }), (celsius, humidity) =>
+      wait(celsius + 1, humidity) <= wait(celsius, humidity) && wait(celsius, humidity + 1) <= wait(celsius, humidity)))
+  })
+  it('says what went into it', () => {
+    const figure = waitIn({ celsius: 18.5, humidity: 40 }, base, 'moisture', 'wait')
+    expect(figure.from?.map(one => one.label)).toEqual(['base', 'for the temperature', 'for the humidity'])
+  })
+})

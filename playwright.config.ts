@@ -1,0 +1,14 @@
+import { defineConfig } from '@playwright/test'
+import { chromium } from './scripts/lib/chromium'
+
+/** Each worker runs against a whole Oxlip of its own: see tests/stand.ts. */
+export default defineConfig({
+  testDir: 'tests',
+  testMatch: '**/*.spec.ts',
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  forbidOnly: Boolean(process.env.CI),
+  reporter: [['list'], ...(process.env.OXLIP_REPORT ? [['json', { outputFile: process.env.OXLIP_REPORT }] as const] : [])],
+  use: { browserName: 'chromium', launchOptions: chromium, viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/London', locale: 'en-GB', trace: 'off' },
+})

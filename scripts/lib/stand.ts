@@ -1,0 +1,39 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { freePort } from './ports'
+import { startCluster } from './postgres'
+import { serve } from './serve'
+
+/** A whole Oxlip of its own: throw-away database, built server, demo data. For tests and screenshots. */
+export interface Stand {
+  address: string
+  databaseUrl: string
+  /** What the server wrote to its log. */
+  logFile: string
+  stopServer: () => Promise<void>
+  startServer: () => Promise<void>
+  end: () => Promise<void>
+}
+
+export async function startStand(): Promise<Stand> {
+  const folder = mkdtempSync(join(tmpdir(), 'oxlip-stand-'))
+  const log = join(folder, 'server.log')
+  const [cluster, port] = await Promise.all([startCluster(join(folder, 'postgres'), { lasting: false }), freePort()])
+  const start = () => serve({ port, databaseUrl: cluster.url, demo: true, log })
+  let server = await start()
+  return {
+    address: server.address,
+    databaseUrl: cluster.url,
+    logFile: log,
+    stopServer: () => server.stop(),
+    startServer: async () => {
+      server = await start()
+    },
+    end: async () => {
+      await server.stop()
+      await cluster.stop()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}

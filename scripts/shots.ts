@@ -1,0 +1,70 @@
+import { mkdirSync } from 'node:fs'
+import { chromium as browserType, type Page } from '@playwright/test'
+import type { ListedPen } from '../server/api/pens/index.get'
+import { buildIfNeeded } from './lib/build'
+import { chromium, ensureChromium } from './lib/chromium'
+import { main, say } from './lib/say'
+import { startStand } from './lib/stand'
+
+const FOLDER = 'docs/screenshots'
+const WIDE = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+/** One picture: where, under which name, how large, in which theme, and what to do first. */
+interface Shot {
+  name: string
+  path: string
+  size?: typeof WIDE
+  dark?: boolean
+  ready: string
+  first?: (page: Page) => Promise<void>
+}
+
+/** Makes the pictures of the main views from the demo data, in a workshop of their own. */
+await main(async () => {
+  ensureChromium()
+  await buildIfNeeded()
+  const stand = await startStand()
+  const browser = await browserType.launch(chromium)
+  try {
+    const pens = await (await fetch(`${stand.address}/api/pens`)).json() as ListedPen[]
+    const at = (mark: string, view = '') => `/pens/${pens.find(one => one.pen.mark === mark)!.pen.id}${view}`
+    const shots: Shot[] = [
+      { name: 'bench', path: '/', ready: '.rows' },
+      { name: 'bench-dark', path: '/', ready: '.rows', dark: true },
+      { name: 'pens', path: '/pens', ready: '.rows' },
+      { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
+      { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
+      { name: 'pen-work', path: at('B1', '/work'), ready: '.title' },
+      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
+      { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
+      { name: 'shelf', path: '/shelf', ready: 'fieldset' },
+      { name: 'phone-bench', path: '/', ready: '.rows', size: PHONE },
+      { name: 'phone-plan', path: at('C2'), ready: '.surface svg', size: PHONE },
+      { name: 'phone-work', path: at('B1', '/work'), ready: '.title', size: PHONE },
+    ]
+    mkdirSync(FOLDER, { recursive: true })
+    for (const { name, path, size = WIDE, dark, ready, first } of shots) {
+      const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light', timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' })
+      await page.goto(`${stand.address}${path}`, { waitUntil: 'networkidle' })
+      await page.locator(ready).first().waitFor()
+      await first?.(page)
+      await page.evaluate(() => document.fonts.ready.then(() => undefined))
+      await page.screenshot({ path: `${FOLDER}/${name}.png` })
+      await page.close()
+      say(`${FOLDER}/${name}.png`)
+    }
+  } finally {
+    await browser.close()
+    await stand.end()
+  }
+})
+
+async function chooseOak(page: Page): Promise<void> {
+  await page.getByLabel('Name').fill('Oak from the cider press')
+  for (const [field, choice] of [['Fitting', '9.5 mm one-barrel cap pen'], ['Material', 'White oak']] as const) {
+    await page.getByLabel(field).click()
+    await page.getByRole('option', { name: choice }).click()
+  }
+  await page.getByRole('listbox').waitFor({ state: 'detached' })
+}

@@ -1,0 +1,62 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { buildIfNeeded } from './lib/build'
+import { ensureChromium } from './lib/chromium'
+import { ensurePostgres } from './lib/postgres-program'
+import { main, say } from './lib/say'
+
+const folder = mkdtempSync(join(tmpdir(), 'oxlip-reports-'))
+const reports = { jest: join(folder, 'jest.json'), playwright: join(folder, 'playwright.json') }
+const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', OXLIP_REPORT: reports.playwright }
+const broken: string[] = []
+
+/** Runs one stage and shows what it says; its time stands at the end. */
+async function stage(name: string, ...command: string[]): Promise<void> {
+  const start = Date.now()
+  say(`\n--- ${name}`)
+  const code = await new Promise<number | null>((resolve) => {
+    spawn('npx', command, { stdio: ['ignore', 'inherit', 'inherit'], env }).once('exit', resolve)
+  })
+  if (code !== 0) broken.push(name)
+  say(`--- ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - start) / 1000).toFixed(0)} s`)
+}
+
+interface Counts {
+  passed: number
+  failed: number
+}
+
+function jestCounts(): Counts {
+  if (!existsSync(reports.jest)) return { passed: 0, failed: 0 }
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(reports.jest, 'utf8')) as Record<string, number>
+  return { passed: numPassedTests!, failed: numFailedTests! + numRuntimeErrorTestSuites! }
+}
+
+function playwrightCounts(): Counts {
+  if (!existsSync(reports.playwright)) return { passed: 0, failed: 0 }
+  const { stats, errors } = JSON.parse(readFileSync(reports.playwright, 'utf8')) as { stats: { expected: number, unexpected: number, flaky: number }, errors: unknown[] }
+  return { passed: stats.expected, failed: stats.unexpected + stats.flaky + errors.length }
+}
+
+await main(async () => {
+  ensurePostgres()
+  ensureChromium()
+  await stage('prepare', 'nuxt', 'prepare')
+  await stage('lint', 'eslint', '.')
+  await stage('types', 'nuxt', 'typecheck')
+  await stage('unit tests', 'jest', '--json', `--outputFile=${reports.jest}`)
+  say('\n--- production build')
+  await buildIfNeeded()
+  await stage('end-to-end tests', 'playwright', 'test')
+
+  const counts = [jestCounts(), playwrightCounts()]
+  const [passed, failed] = [counts.reduce((sum, one) => sum + one.passed, 0), counts.reduce((sum, one) => sum + one.failed, 0)]
+  rmSync(folder, { recursive: true, force: true })
+  // A stage that failed without a failing test of its own (lint, types, a runner that broke) counts as one.
+  const other = broken.length && !failed ? broken.length : 0
+  if (broken.length) say(`\nFailed: ${broken.join(', ')}`)
+  say(`\n${passed} passed, ${failed + other} failed`)
+  process.exit(broken.length || passed === 0 ? 1 : 0)
+})

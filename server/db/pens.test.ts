@@ -1,0 +1,161 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { freshDatabase } from '../../tests/database/fresh'
+import { replay, type BenchEvent } from '../../core/bench'
+import type { NewPen } from '../../schemas'
+import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
+import { loadDemo } from './demo'
+import { appendEvents, eventsOf } from './events'
+import { migrate, NewerDatabaseError, unmigrate } from './migrate'
+import { migrationNames } from './migrations'
+import { changePen, createPen, listPens, readPen, readPlan, replanPen, type Pen } from './pens'
+import { changeShelf, fillShelf } from './shelf'
+import { readWorkshop, writeWorkshop } from './workshop'
+
+let base: Awaited<ReturnType<typeof freshDatabase>>
+let knex: Knex
+const wanted = (change: Partial<NewPen> = {}): NewPen =>
+  ({ mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
+const event = (pen: Pen, step: string, id = randomUUID()): BenchEvent =>
+  ({ id, pen: pen.id, kind: 'done', payload: { step }, barrels: ['only'], at: '2026-11-23T18:00:00.123Z', device: 'test' })
+
+beforeAll(async () => {
+  base = await freshDatabase()
+  knex = base.knex
+})
+afterAll(() => base.drop())
+beforeEach(async () => {
+  await migrate(knex)
+  await fillShelf(knex)
+})
+afterEach(() => unmigrate(knex))
+
+describe('migrations', () => {
+  it('go up, down and up again, leaving nothing behind', async () => {
+    await unmigrate(knex)
+    const left: string[] = await knex('pg_tables').where({ schemaname: 'public' }).pluck('tablename')
+    expect(left.filter(name => !name.startsWith('knex_'))).toEqual([])
+    await migrate(knex)
+    expect(await listPens(knex)).toEqual([])
+  })
+  it('run once when several servers start at the same time', async () => {
+    await unmigrate(knex)
+    await Promise.all([migrate(knex), migrate(knex), migrate(knex)])
+    expect(await knex('knex_migrations').pluck('name')).toEqual([...migrationNames])
+  })
+  it('go on after a migrator that was killed left its lock', async () => {
+    await knex('knex_migrations_lock').update({ is_locked: 1 })
+    await expect(migrate(knex)).resolves.toBeUndefined()
+  })
+  it('refuse a database that a newer Oxlip made', async () => {
+    await knex('knex_migrations').insert({ name: '9999-later', batch: 2, migration_time: new Date() })
+    await expect(migrate(knex)).rejects.toThrow(NewerDatabaseError)
+    await expect(migrate(knex)).rejects.toThrow(/9999-later/)
+    await knex('knex_migrations').where({ name: '9999-later' }).delete()
+  })
+})
+
+describe('a pen', () => {
+  it('is kept with the plan that was made for it', async () => {
+    const pen = await createPen(knex, wanted({ due: '2026-12-05', reason: 'supper' }))
+    expect(await readPen(knex, pen.id)).toMatchObject({ mark: 'A1', due: '2026-12-05', reason: 'supper', version: 1, planVersion: 1 })
+    const plan = await readPlan(knex, pen)
+    expect(plan.inputs.material.id).toBe('apple')
+    expect(plan.steps.some(step => step.kind === 'coat')).toBe(true)
+  })
+  it('needs a mark of its own, and is told a free one; nothing is half kept', async () => {
+    await createPen(knex, wanted())
+    await createPen(knex, wanted({ mark: 'A2' }))
+    const error = await createPen(knex, wanted({ name: 'Second' })).catch((caught: unknown) => caught)
+    expect(error).toBeInstanceOf(FieldsError)
+    expect((error as FieldsError).fields.mark).toBe('A1 is on “Apple” already. A3 is free.')
+    expect(await listPens(knex)).toHaveLength(2)
+  })
+  it('gets a new plan when its material changes, the older one kept', async () => {
+    const pen = await createPen(knex, wanted())
+    const changed = await changePen(knex, pen.id, { version: 1, material: 'oak' })
+    expect(changed).toMatchObject({ version: 2, planVersion: 2, material: 'oak' })
+    expect((await readPlan(knex, changed)).inputs.material.id).toBe('oak')
+    expect((await readPlan(knex, pen)).inputs.material.id).toBe('apple')
+  })
+  it('keeps its plan when only its name changes', async () => {
+    const pen = await createPen(knex, wanted())
+    expect(await changePen(knex, pen.id, { version: 1, name: 'Apple from the gate' })).toMatchObject({ planVersion: 1, name: 'Apple from the gate' })
+  })
+  it('is planned again with the shelf as it is, what was done kept', async () => {
+    const pen = await createPen(knex, wanted())
+    const first = (await readPlan(knex, pen)).steps.find(step => step.kind === 'sand')!
+    const before = ['cut', 'drill', 'tube', 'square', 'turn', first.id]
+    await appendEvents(knex, before.map(step => event(pen, step)))
+    await changeShelf(knex, { item: first.id.replace('sand.', ''), there: false })
+    const plan = await readPlan(knex, await replanPen(knex, pen.id, 1))
+    const state = replay(plan, await eventsOf(knex, pen.id))
+    expect(state.steps.filter(one => one.status === 'done').map(one => one.step.id)).toEqual(before)
+    expect(state.offPlan).toEqual([])
+    expect(plan.inputs.shelf.abrasives.map(row => `sand.${row.id}`)).not.toContain(first.id)
+  })
+  it('refuses a change of what somebody changed meanwhile, with the newer one', async () => {
+    const pen = await createPen(knex, wanted())
+    await changePen(knex, pen.id, { version: 1, name: 'Theirs' })
+    const error = await changePen(knex, pen.id, { version: 1, name: 'Mine' }).catch((caught: unknown) => caught)
+    expect(error).toBeInstanceOf(ConflictError)
+    expect((error as ConflictError).newer).toMatchObject({ name: 'Theirs', version: 2 })
+  })
+  it('that does not exist is said to be missing', async () => {
+    await expect(readPen(knex, randomUUID())).rejects.toThrow(NotFoundError)
+  })
+})
+
+describe('the log', () => {
+  it('takes a batch twice, and overlapping ones, without a change', async () => {
+    const pen = await createPen(knex, wanted())
+    const [one, two, three] = [event(pen, 'cut'), event(pen, 'drill'), event(pen, 'tube')]
+    expect(await appendEvents(knex, [one, two])).toHaveLength(2)
+    expect(await appendEvents(knex, [one, two])).toEqual([])
+    expect(await appendEvents(knex, [two, three, three])).toEqual([three.id])
+    const log = await eventsOf(knex, pen.id)
+    expect(log.map(row => row.id)).toEqual([one.id, two.id, three.id])
+    expect(log[0]).toMatchObject(one)
+  })
+  it('loses and doubles nothing under twenty writers that send overlapping batches', async () => {
+    const pen = await createPen(knex, wanted())
+    const events = Array.from({ length: 60 }, (_, index) => event(pen, `step.${index}`))
+    const answers = await Promise.all(Array.from({ length: 20 }, (_, writer) => appendEvents(knex, events.slice(writer * 2, writer * 2 + 22))))
+    expect(new Set(answers.flat()).size).toBe(answers.flat().length)
+    const log = await eventsOf(knex, pen.id)
+    expect(new Set(log.map(row => row.id))).toEqual(new Set(events.map(row => row.id)))
+    expect(log.map(row => row.seq)).toEqual([...log.map(row => row.seq)].sort((a, b) => a - b))
+  })
+  it('keeps none of a batch with a stray pen', async () => {
+    const pen = await createPen(knex, wanted())
+    await expect(appendEvents(knex, [event(pen, 'cut'), { ...event(pen, 'drill'), pen: randomUUID() }])).rejects.toThrow(FieldsError)
+    expect(await eventsOf(knex, pen.id)).toEqual([])
+  })
+  it('cannot be changed or shortened', async () => {
+    const pen = await createPen(knex, wanted())
+    await appendEvents(knex, [event(pen, 'cut')])
+    await expect(knex('events').delete()).rejects.toThrow(/append-only/)
+    await expect(knex('events').update({ kind: 'skip' })).rejects.toThrow(/append-only/)
+  })
+})
+
+it('the workshop refuses a change of an older version', async () => {
+  const seen = await readWorkshop(knex)
+  await writeWorkshop(knex, { ...seen, celsius: 12 })
+  await expect(writeWorkshop(knex, { ...seen, celsius: 30 })).rejects.toThrow(ConflictError)
+  expect((await readWorkshop(knex)).celsius).toBe(12)
+})
+
+it('the demo loads fourteen orchard pens into an empty database, and never into another', async () => {
+  const now = new Date('2026-11-23T19:42:00.000Z')
+  await loadDemo(knex, now)
+  const pens = await listPens(knex)
+  expect(pens).toHaveLength(14)
+  const states = await Promise.all(pens.map(async pen => replay(await readPlan(knex, pen), await eventsOf(knex, pen.id))))
+  expect(states.filter(state => state.finished)).toHaveLength(1)
+  expect(states.filter(state => !state.begun).length).toBeGreaterThan(3)
+  expect(states.some(state => state.coats.on > 0 && state.coats.on < state.coats.planned)).toBe(true)
+  expect(states.flatMap(state => state.log).every(entry => entry.event.at < now.toISOString())).toBe(true)
+  await loadDemo(knex, now)
+  expect(await listPens(knex)).toHaveLength(14)
+})

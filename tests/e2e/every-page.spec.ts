@@ -1,0 +1,77 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../stand'
+
+const SIZES = [{ width: 1280, height: 800 }, { width: 1024, height: 768 }, { width: 390, height: 844 }]
+const THEMES = ['light', 'dark'] as const
+
+/** Every screen, by name: where it is, and what stands there when it is ready. */
+async function screens(page: Page): Promise<[string, string, string][]> {
+  const pens = await (await page.request.get('/api/pens')).json() as { pen: { id: string, mark: string } }[]
+  const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
+  return [
+    ['bench', '/', 'h1'], ['pens', '/pens', '.rows'], ['new pen', '/pens/new', '.fields'], ['shelf', '/shelf', 'fieldset'],
+    ['plan, half way', `/pens/${id('C2')}`, '.surface svg'], ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'], ['work, coats', `/pens/${id('C2')}/work`, '.title'], ['work, first step', `/pens/${id('B4')}/work`, '.title'],
+    ['record, finished', `/pens/${id('A1')}/record`, 'table'], ['record, empty', `/pens/${id('B2')}/record`, '.empty'], ['no such pen', '/pens/00000000-0000-4000-8000-000000000000', '.trouble'], ['no such page', '/nowhere', 'h1'],
+  ]
+}
+
+for (const theme of THEMES) {
+  for (const size of SIZES) {
+    test(`axe finds nothing and nothing scrolls sideways: ${theme}, ${size.width}x${size.height}`, async ({ page }) => {
+      test.setTimeout(180_000)
+      await page.emulateMedia({ colorScheme: theme })
+      await page.addInitScript(wish => localStorage.setItem('oxlip-theme-work', wish), theme)
+      await page.setViewportSize(size)
+      const faults: string[] = []
+      page.on('pageerror', error => faults.push(error.message))
+      page.on('console', message => message.type() === 'error' && !/404/.test(message.text()) && faults.push(message.text()))
+      for (const [name, path, ready] of await screens(page)) {
+        await page.goto(path)
+        await page.locator(ready).first().waitFor()
+        const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
+        expect(violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).slice(0, 3).join(' | ')}`), name).toEqual([])
+        const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+        expect(sideways, `${name} scrolls sideways`).toBeLessThanOrEqual(0)
+      }
+      expect(faults).toEqual([])
+    })
+  }
+}
+
+test('the opened parts too: a number, the settings, the defect form', async ({ page, pen }) => {
+  const made = await pen()
+  const clean = async (part: string) => {
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+    expect(violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).join(' | ')}`), part).toEqual([])
+  }
+  await page.goto(`/pens/${made.id}`)
+  await page.getByRole('button', { name: /what went into it/ }).first().click()
+  await page.getByText('metal + 2 × sanding').waitFor()
+  await clean('an opened number')
+  await page.keyboard.press('Escape')
+  await page.getByTitle('Air, units and theme').click()
+  await page.getByLabel('Humidity, %').waitFor()
+  await clean('the settings')
+  await page.goto(`/pens/${made.id}/work`)
+  await page.locator('.title').waitFor()
+  await page.keyboard.press('w')
+  await page.getByLabel('Size').waitFor()
+  await clean('the defect form')
+})
+
+test('no request leaves the machine, on any page, and none is refused by the policy', async ({ page, stand }) => {
+  const asked: string[] = []
+  const faults: string[] = []
+  page.on('request', request => asked.push(request.url()))
+  page.on('console', message => /Content.Security.Policy|Refused to/i.test(message.text()) && faults.push(message.text()))
+  for (const [, path, ready] of await screens(page)) {
+    await page.goto(path, { waitUntil: 'networkidle' })
+    await page.locator(ready).first().waitFor()
+  }
+  const away = asked.filter(url => !url.startsWith(`${stand.address}/`) && !url.startsWith('data:') && !url.startsWith('blob:'))
+  expect(asked.length).toBeGreaterThan(20)
+  expect(away).toEqual([])
+  expect(faults).toEqual([])
+  expect(asked.filter(url => /woff2/.test(url)).length).toBeGreaterThan(0)
+})
