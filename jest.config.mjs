@@ -1,6 +1,6 @@
 const common = {
   transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2023' } }] },
-  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#reference$': '<rootDir>/reference', '^#schemas$': '<rootDir>/schemas' },
+  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#reference$': '<rootDir>/reference', '^#schemas$': '<rootDir>/schemas', '^~/(.*)$': '<rootDir>/app/$1' },
   testPathIgnorePatterns: ['/node_modules/', '/.output/', '/.nuxt/'],
   modulePathIgnorePatterns: ['<rootDir>/.output/'],
 }

@@ -16,7 +16,7 @@ export const fittings: readonly Fitting[] = [
     barrels: [{ id: 'only', tubeLength: 60.2, tubeOuter: 7.9, tipEnd: 10.1, clipEnd: 11.4 }],
   },
   {
-    id: 'cap-9', name: '9.5 mm one-barrel cap pen', bit: 9.5, source: invented,
+    id: 'cap-9', name: '9.5 mm one-barrel cap', bit: 9.5, source: invented,
     barrels: [{ id: 'only', tubeLength: 57.8, tubeOuter: 9.4, tipEnd: 11.6, clipEnd: 12.7 }],
   },
   {

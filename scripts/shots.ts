@@ -62,7 +62,7 @@ await main(async () => {
 
 async function chooseOak(page: Page): Promise<void> {
   await page.getByLabel('Name').fill('Oak from the cider press')
-  for (const [field, choice] of [['Fitting', '9.5 mm one-barrel cap pen'], ['Material', 'White oak']] as const) {
+  for (const [field, choice] of [['Fitting', '9.5 mm one-barrel cap'], ['Material', 'White oak']] as const) {
     await page.getByLabel(field).click()
     await page.getByRole('option', { name: choice }).click()
   }

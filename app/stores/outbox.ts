@@ -1,6 +1,8 @@
 import { get, update } from 'idb-keyval'
 import { defineStore } from 'pinia'
+import { ref } from 'vue'
 import type { BenchEvent } from '#core/bench'
+import { refused } from '~/utils/refusal'
 
 const KEY = 'oxlip-outbox'
 const AGAIN_AFTER = 4000
@@ -9,48 +11,69 @@ const BATCH = 200
 /** Entries that the server has not confirmed yet. They are in the browser's own store before anything is sent, so a lost network or a reload loses none. */
 export const useOutbox = defineStore('outbox', () => {
   const pending = ref<BenchEvent[]>([])
+  /** Why an entry was not taken, when the server answered and refused it. */
   const trouble = ref<string>()
   let sending = false
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  /** Takes up what an earlier visit left unsent. */
   async function open() {
     const kept = await get<BenchEvent[]>(KEY) ?? []
     const here = new Set(pending.value.map(event => event.id))
     pending.value = [...kept.filter(event => !here.has(event.id)), ...pending.value]
-    if (pending.value.length) void send()
     window.addEventListener('online', () => void send())
+    await send()
   }
 
   async function put(event: BenchEvent) {
     pending.value = [...pending.value, event]
     await update<BenchEvent[]>(KEY, (kept = []) => [...kept, event])
-    void send()
+    await send()
   }
 
+  /** Sends what is pending; tries again later what the server did not get or would not take. */
   async function send() {
-    if (sending || !pending.value.length) return
+    if (sending) return
     sending = true
     clearTimeout(timer)
+    trouble.value = undefined
     try {
-      const batch = pending.value.slice(0, BATCH)
-      await $fetch('/api/events', { method: 'POST', body: { events: batch } })
-      await forget(batch)
-      trouble.value = undefined
-    } catch (error) {
-      const answer = refused(error)
-      trouble.value = answer.status ? `An entry was not taken: ${Object.values(answer.fields)[0] ?? answer.message}` : undefined
-      timer = setTimeout(() => void send(), AGAIN_AFTER)
+      let held = 0
+      while (pending.value.length > held) {
+        const taken = await deliver(pending.value.slice(held, held + BATCH))
+        held += Math.min(BATCH, pending.value.length - held) - taken.length
+        await forget(taken)
+      }
+    } catch {
+      // The server is away. Nothing is lost: the entries stay in the store.
     } finally {
       sending = false
+      if (pending.value.length) timer = setTimeout(() => void send(), AGAIN_AFTER)
     }
-    if (pending.value.length && !timer) void send()
+  }
+
+  /** Sends a batch and answers what was taken. One entry that is refused must not hold up the others, so then each goes alone. Throws when the server is away. */
+  async function deliver(batch: readonly BenchEvent[]): Promise<readonly BenchEvent[]> {
+    try {
+      await $fetch('/api/events', { method: 'POST', body: { events: batch } })
+      return batch
+    } catch (error) {
+      const { status, fields, message } = refused(error)
+      if (status !== 422) throw error
+      if (batch.length > 1) {
+        const taken: BenchEvent[] = []
+        for (const event of batch) taken.push(...await deliver([event]))
+        return taken
+      }
+      trouble.value = `An entry was not taken: ${Object.values(fields)[0] ?? message}`
+      return []
+    }
   }
 
   async function forget(sent: readonly BenchEvent[]) {
     const ids = new Set(sent.map(event => event.id))
     await update<BenchEvent[]>(KEY, (kept = []) => kept.filter(event => !ids.has(event.id)))
     pending.value = pending.value.filter(event => !ids.has(event.id))
-    timer = undefined
   }
 
   return { pending, trouble, open, put, send }

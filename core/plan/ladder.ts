@@ -1,6 +1,6 @@
 import { abrasiveName, grainSize } from '../abrasives'
 import { surfaceSpeed, type Fitting } from '../barrel'
-import { bestLadders, capacity, scratchLeft, type Ladder, type Medium, type Pass, type Rung } from '../sanding'
+import { bestLadders, capacity, scratchLeft, type Medium, type Pass, type Rung } from '../sanding'
 import type { ShelfAbrasive } from './inputs'
 import { gritOverhead } from './targets'
 
@@ -21,14 +21,6 @@ export function passOf(abrasive: ShelfAbrasive, medium: Medium, fitting: Fitting
   }
 }
 
-export interface ShelfLadder {
-  abrasives: ShelfAbrasive[]
-  /** The greatest jump had to be lifted to get there. */
-  jumpLifted: boolean
-  /** The shelf could not reach the target; this goes as fine as it can. */
-  short: boolean
-}
-
 export interface ShelfLadderProblem {
   from: number
   target: number
@@ -40,27 +32,22 @@ export interface ShelfLadderProblem {
 }
 
 /**
- * The quickest ladder the shelf can give. When no ladder keeps to the greatest jump, the jump is lifted; when none reaches the target, the finest
- * that can be reached is taken. Both are said. Empty when nothing on the shelf can take out the start depth, or nothing needs to.
+ * The quickest ladder the shelf can give, coarse to fine. When none keeps to the greatest jump, the jump is lifted, and last the grit to begin with; when none
+ * reaches the target, it goes as fine as it can. Empty when nothing on the shelf can take out the start depth, or nothing needs to.
  */
-export function shelfLadder(problem: ShelfLadderProblem): ShelfLadder {
-  const { from, target, abrasives, pass, greatestJump, firstGrain } = problem
-  if (from <= target) return { abrasives: [], jumpLifted: false, short: false }
+export function shelfLadder({ from, target, abrasives, pass, greatestJump, firstGrain = 0 }: ShelfLadderProblem): ShelfAbrasive[] {
+  if (from <= target) return []
   const rungs: Rung[] = abrasives.map(abrasive => ({ id: abrasive.id, pass: pass(abrasive) }))
-  const search = (goal: number, jump: number): Ladder | undefined =>
-    bestLadders({ from, target: goal, rungs, overhead: gritOverhead.value, greatestJump: jump, ...(jump < Infinity && firstGrain !== undefined ? { firstGrain } : {}) })[0]
   const byId = new Map(abrasives.map(abrasive => [abrasive.id, abrasive]))
-  const answer = (ladder: Ladder, jumpLifted: boolean, short: boolean): ShelfLadder =>
-    ({ abrasives: ladder.steps.map(step => byId.get(step.rung.id)!), jumpLifted, short })
-
   const goals = [target, ...rungs.map(rung => scratchLeft(rung.pass)).filter(depth => depth > target && depth < from).sort((a, b) => a - b)]
+  const ways = [{ greatestJump, firstGrain }, { greatestJump: Infinity, firstGrain }, { greatestJump: Infinity, firstGrain: 0 }]
   for (const goal of goals) {
-    for (const jump of [greatestJump, Infinity]) {
-      const ladder = search(goal, jump)
-      if (ladder) return answer(ladder, jump === Infinity && greatestJump < Infinity, goal > target)
+    for (const way of ways) {
+      const [ladder] = bestLadders({ from, target: goal, rungs, overhead: gritOverhead.value, ...way })
+      if (ladder) return ladder.steps.map(step => byId.get(step.rung.id)!)
     }
   }
-  return { abrasives: [], jumpLifted: false, short: true }
+  return []
 }
 
 /** The part of its capacity that a levelling grit should not be asked beyond: past it, it only rubs [model]. */

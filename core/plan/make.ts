@@ -1,5 +1,5 @@
-import type { PlanInputs } from './inputs'
-import { passOf, shelfLadder, type ShelfLadder } from './ladder'
+import type { PlanInputs, ShelfAbrasive } from './inputs'
+import { passOf, shelfLadder } from './ladder'
 import { caFilmSteps, productFor } from './methods/ca-film'
 import type { CleanHow, Plan } from './plan'
 import { filmHides } from './targets'
@@ -19,7 +19,7 @@ export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
   const quick = Boolean(productFor(inputs, 'accelerator'))
   const thin = productFor(inputs, 'thin CA')
   const harden = isSoft(inputs.material) && thin ? [step({ id: 'harden', phase: 'sand', kind: 'harden', product: thin })] : []
-  const ladder = woodLadder(inputs, goesOn).abrasives.map((abrasive, index) => step({
+  const ladder = woodLadder(inputs, goesOn).map((abrasive, index) => step({
     id: `sand.${abrasive.id}`, phase: 'sand', kind: 'sand', abrasive,
     ...(index === 0 && harden.length ? { gate: { purpose: 'sand', since: 'harden' } as const } : {}),
   }))
@@ -51,10 +51,10 @@ const MARKS_MARGIN = 2
  * The dry ladder for the bare blank: from the tool's marks to what a film over it hides, no coarser than the blank bears. The first grit is the one that
  * the tool marks need, which comes out near the usual P100-P150 after a gouge or scraper and P220-P320 after a clean shearing cut [trade].
  */
-export function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfLadder {
+export function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfAbrasive[] {
   const from = goesOn ?? toolMarks(inputs.wishes.tool).value
   const medium = mediumOf(inputs.material)
-  const pass = (abrasive: PlanInputs['shelf']['abrasives'][number]) => passOf(abrasive, medium, inputs.fitting, inputs.method.speeds.sand)
+  const pass = (abrasive: ShelfAbrasive) => passOf(abrasive, medium, inputs.fitting, inputs.method.speeds.sand)
   const usable = inputs.shelf.abrasives.filter(abrasive => abrasive.dry && pass(abrasive).grain <= coarsestGrain(inputs.material).value)
   const grains = usable.map(abrasive => pass(abrasive).grain)
   const needed = usable.filter(abrasive => capacity(pass(abrasive)) >= MARKS_MARGIN * from).map(abrasive => pass(abrasive).grain)

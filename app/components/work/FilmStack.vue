@@ -19,7 +19,7 @@ const layer = computed(() => Math.min(18, 150 / Math.max(1, coats.value.length))
 <template>
   <figure class="stack figures" :aria-label="`${state.coats.on} of ${state.coats.planned} coats on`">
     <ol>
-      <li v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }" :style="{ height: `${layer}px` }"><span v-if="coat.coming">coat {{ coat.number }} of {{ state.coats.planned }}</span></li>
+      <li v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }" :style="{ '--layer': `${layer}px` }"><span v-if="coat.coming">coat {{ coat.number }} of {{ state.coats.planned }}</span></li>
       <li class="wood" :style="{ background: plan.inputs.material.colour }"><span>{{ plan.inputs.material.name.toLowerCase() }}</span></li>
       <li class="brass"><span>tube</span></li>
     </ol>
@@ -30,13 +30,14 @@ const layer = computed(() => Math.min(18, 150 / Math.max(1, coats.value.length))
 <style scoped>
 .stack { display: grid; gap: 0.5rem; }
 ol { display: grid; gap: 2px; }
-li { position: relative; width: 13rem; border-radius: 2px; border: 1.5px dashed var(--film); opacity: 0.55; }
+li { position: relative; width: 13rem; height: var(--layer); border-radius: 2px; border: 1.5px dashed var(--film); opacity: 0.55; }
 li span { position: absolute; left: calc(100% + 0.7rem); top: 50%; transform: translateY(-50%); white-space: nowrap; color: var(--ink-2); }
 li.on { background: var(--film); border-style: solid; opacity: 1; }
 li.coming { background: var(--oxlip); border-color: var(--oxlip); border-style: solid; opacity: 1; width: 13.4rem; }
 li.coming span { color: var(--ink); font-weight: 700; }
 li.wood { height: 32px; border: 0; opacity: 1; }
 li.brass { height: 12px; border: 0; background: var(--brass); opacity: 1; }
+@media (max-width: 820px) { li { height: calc(var(--layer) * 0.6); } li.wood { height: 20px; } }
 figcaption { color: var(--ink-2); }
 figcaption b { color: var(--ink); font-size: 1.2rem; }
 </style>

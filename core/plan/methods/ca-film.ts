@@ -15,21 +15,21 @@ type Barrels = Step['barrels']
 export const productFor = (inputs: PlanInputs, role: ProductRole): Product | undefined => inputs.shelf.products.find(product => product.role === role)
 
 /** The wet ladder that levels a film of this unevenness (µm) and takes it to a high gloss: the levelling grit first. */
-export function filmLadder(inputs: PlanInputs, unevenness: number): { abrasives: ShelfAbrasive[], short: boolean } {
+function filmLadder(inputs: PlanInputs, unevenness: number): ShelfAbrasive[] {
   const pass = (abrasive: ShelfAbrasive) => passOf(abrasive, FILM, inputs.fitting, inputs.method.speeds.level)
   const wet = inputs.shelf.abrasives.filter(abrasive => abrasive.wet)
   const level = levellingGrit(wet, unevenness, pass)
-  if (!level) return { abrasives: [], short: true }
+  if (!level) return []
   const finer = wet.filter(abrasive => pass(abrasive).grain < pass(level).grain)
   const { greatestJump } = inputs.method
   const polish = shelfLadder({
     from: scratchLeft(pass(level)), target: glossForgives.value, abrasives: finer, pass, greatestJump, firstGrain: pass(level).grain / greatestJump,
   })
-  return { abrasives: [level, ...polish.abrasives], short: polish.short }
+  return [level, ...polish]
 }
 
 /** The coats of the thin-first school for a number of coats: thin to soak in, thin on top, medium last where there is some. */
-export function thinFirstCoats(inputs: PlanInputs, count: number, barrels: Barrels): CoatStep[] {
+function thinFirstCoats(inputs: PlanInputs, count: number, barrels: Barrels): CoatStep[] {
   const { method, material } = inputs
   const thin = productFor(inputs, 'thin CA')
   const medium = productFor(inputs, 'medium CA')
@@ -55,7 +55,7 @@ export function coatAsFilm(inputs: PlanInputs, coat: CoatStep): FilmStep {
 }
 
 /** Levelling and smoothing with these abrasives, as the film model takes them. */
-export function ladderAsFilm(inputs: PlanInputs, abrasives: readonly ShelfAbrasive[]): FilmStep[] {
+function ladderAsFilm(inputs: PlanInputs, abrasives: readonly ShelfAbrasive[]): FilmStep[] {
   const leaves = abrasives.map(abrasive => scratchLeft(passOf(abrasive, FILM, inputs.fitting, inputs.method.speeds.level)))
   return leaves.map((scratch, index) => index === 0 ? { kind: 'level', scratch } : { kind: 'smooth', scratchBefore: leaves[index - 1]! })
 }
@@ -66,7 +66,7 @@ export function ladderAsFilm(inputs: PlanInputs, abrasives: readonly ShelfAbrasi
  */
 export function caFilmSteps(inputs: PlanInputs, barrels: Barrels): Step[] {
   if (!productFor(inputs, 'thin CA')) return []
-  const ladderFor = (coats: readonly CoatStep[]) => filmLadder(inputs, unevennessOf(inputs, coats)).abrasives
+  const ladderFor = (coats: readonly CoatStep[]) => filmLadder(inputs, unevennessOf(inputs, coats))
   const sequence = (count: number): FilmStep[] => {
     const coats = thinFirstCoats(inputs, count, barrels)
     return [...coats.map(coat => coatAsFilm(inputs, coat)), ...ladderAsFilm(inputs, ladderFor(coats))]

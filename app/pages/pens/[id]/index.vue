@@ -41,8 +41,10 @@ async function planAgain() {
       <p class="made quiet figures">
         {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
         <button type="button" class="key small" @click="changing = true">Change</button>
-      </p><PlanRemarks :remarks="said" />
+      </p>
+      <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
     </div>
+    <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">
       <p><b>Shelf or air have changed since this was planned.</b> A new plan would be {{ changes.join(', ') }}.<span v-if="state.begun"> What is done stays done.</span></p>
       <button type="button" class="key" @click="planAgain">Plan again</button>
@@ -56,7 +58,6 @@ async function planAgain() {
         <div class="beside"><h2 id="surface">What happens at the surface</h2></div>
         <PlanSurface :traced="traced" :least="leastFilm(plan.inputs.wishes.film).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
         <PlanTotals :traced="traced" :begun="state.begun" />
-        <NuxtLink class="key" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
       </section>
     </div>
     <PenChange v-model:open="changing" :pen="pen" :begun="state.begun" />
@@ -66,6 +67,7 @@ async function planAgain() {
 <style scoped>
 .plan { display: grid; gap: 0.7rem; }
 .under { display: flex; flex-wrap: wrap; align-items: center; gap: 0.3rem 2rem; }
+.go { margin-left: auto; }
 .made { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.8rem; }
 .small { padding: 0.2rem 0.8rem; min-height: 36px; border-width: 1px; }
 .again { display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; justify-content: space-between; padding: 0.7rem 1rem; }
