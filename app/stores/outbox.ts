@@ -13,7 +13,7 @@ export const useOutbox = defineStore('outbox', () => {
   const pending = ref<BenchEvent[]>([])
   /** Why an entry was not taken, when the server answered and refused it. */
   const trouble = ref<string>()
-  let sending = false
+  let current: Promise<void> | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** Takes up what an earlier visit left unsent. */
@@ -31,10 +31,15 @@ export const useOutbox = defineStore('outbox', () => {
     await send()
   }
 
-  /** Sends what is pending; tries again later what the server did not get or would not take. */
-  async function send() {
-    if (sending) return
-    sending = true
+  /** Sends what is pending, and resolves when that is over; tries again later what the server did not get or would not take. */
+  function send(): Promise<void> {
+    current ??= sendAll().finally(() => {
+      current = undefined
+    })
+    return current
+  }
+
+  async function sendAll() {
     clearTimeout(timer)
     trouble.value = undefined
     try {
@@ -47,7 +52,6 @@ export const useOutbox = defineStore('outbox', () => {
     } catch {
       // The server is away. Nothing is lost: the entries stay in the store.
     } finally {
-      sending = false
       if (pending.value.length) timer = setTimeout(() => void send(), AGAIN_AFTER)
     }
   }

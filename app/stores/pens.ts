@@ -3,8 +3,11 @@ import type { ListedPen } from '~~/server/api/pens/index.get'
 
 /** All pens, as lists show them. */
 export const usePens = defineStore('pens', () => {
+  const outbox = useOutbox()
   const pens = ref<ListedPen[]>()
+  /** Loads the list, after what was entered here has been sent, so that the list knows of it. */
   async function load() {
+    await outbox.send()
     pens.value = await $fetch<ListedPen[]>('/api/pens')
   }
   return { pens, load }

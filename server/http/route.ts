@@ -24,6 +24,9 @@ export function route<T>(handle: (event: H3Event) => Promise<T>): EventHandler {
   })
 }
 
+/** PostgreSQL's code for a full disk. */
+const DISK_FULL = '53100'
+
 function refuse(error: unknown): [number, Refusal] {
   if (error instanceof ValidationError) return [422, { message: 'Some fields need another look.', fields: fieldErrors(error) }]
   if (error instanceof FieldsError) return [422, { message: error.message, fields: error.fields }]
@@ -31,6 +34,7 @@ function refuse(error: unknown): [number, Refusal] {
   if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer }]
   if (error instanceof BodyError) return [error.status, { message: error.message }]
   if (isConnectionFault(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]
+  if ((error as { code?: string }).code === DISK_FULL) return [507, { message: 'The disk of the database is full. Nothing was half kept: free some space, then try again.' }]
   return [500, { message: 'Something went wrong here. It is in the log; nothing was half kept.' }]
 }
 

@@ -53,7 +53,7 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
           </template>
           <div v-if="one.step.kind === 'coat'"><dt>Film after it</dt><dd>{{ one.after.film.mean.toFixed(0) }} µm</dd></div>
         </dl>
-        <p v-if="caution" class="harm">◆ {{ caution.short }}</p>
+        <details v-if="caution" class="caution"><summary class="harm">◆ {{ caution.short }}</summary><p class="quiet">{{ caution.more }}</p></details>
       </div>
     </li>
   </ol>
@@ -74,6 +74,7 @@ li + li { border-top: 1px solid var(--line); }
 .next .head { background: var(--oxlip); color: var(--on-oxlip); }
 .next .why, .next .number, .next small { color: var(--on-oxlip-2); }
 .chosen .head { box-shadow: inset 3px 0 var(--ink); }
+.caution summary { min-height: 24px; cursor: help; list-style: none; }
 .more { display: grid; gap: 0.6rem; padding: 0.4rem 0.9rem 0.9rem 3.3rem; }
 dl { display: flex; flex-wrap: wrap; gap: 0.4rem 1.5rem; }
 dl div { display: flex; gap: 0.5rem; }

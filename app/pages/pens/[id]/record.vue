@@ -70,6 +70,10 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
           </li>
         </ul>
       </section>
+      <section v-if="state.offPlan.length" aria-labelledby="off">
+        <h2 id="off">Entered for an older plan</h2>
+        <ul class="quiet"><li v-for="event in state.offPlan" :key="event.id">{{ clockTime(event.at, now) }}, {{ event.kind }} {{ 'step' in event.payload ? event.payload.step : '' }}</li></ul>
+      </section>
       <section v-if="takenBack.length" aria-labelledby="back">
         <h2 id="back">Taken back</h2>
         <ul class="quiet"><li v-for="{ event } in takenBack" :key="event.id">{{ clockTime(event.at, now) }}, {{ event.kind === 'defect' ? nameOf(event.payload.kind) : 'step' in event.payload && event.payload.step ? stepTitle(event.payload.step) : event.kind }}</li></ul>

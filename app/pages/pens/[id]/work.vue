@@ -101,7 +101,7 @@ useWorkKeys({
       </ul>
       <WorkKeys v-if="next" :done="doneKey" :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null" :can-skip="next !== undefined" @done="done" @wrong="noting = true" @back="takeBack" @forth="putBack" @skip="skip" />
       <div v-else-if="state.takeBack.length"><button type="button" class="key" @click="takeBack">Take the last entry back</button></div>
-      <p v-if="caution && next" class="harm caution">◆ {{ caution.short }}</p>
+      <details v-if="caution && next" :key="caution.id" class="caution"><summary class="harm">◆ {{ caution.short }}</summary><p class="quiet">{{ caution.more }}</p></details>
     </template>
     <BenchClockLine v-if="everybody.length" :bands="everybody" class="waits" />
     <p v-if="lastEntry" class="quiet last">Last entry {{ clockTime(lastEntry.at, now) }}, {{ lastEntry.device }}</p>
@@ -130,6 +130,8 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .until { display: grid; padding-bottom: 0.5rem; justify-items: start; color: var(--ink-2); font-size: 1.15rem; }
 .until b { font-weight: 400; font-size: 1.75rem; color: var(--ink); }
 .caution { font-size: 1.05rem; }
+.caution summary { display: flex; align-items: center; min-height: 44px; margin-block: -0.5rem; cursor: help; list-style: none; }
+.caution p { padding-left: 1.4rem; max-width: 60rem; }
 .open { display: grid; gap: 0.5rem; }
 .open li { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 1rem; font-size: 1.1rem; }
 .last { font-size: 0.9rem; }
