@@ -4,7 +4,7 @@ import { buildIfNeeded } from './lib/build'
 import { refuseFullDisk } from './lib/disk'
 import { servePort } from './lib/ports'
 import { startCluster } from './lib/postgres'
-import { main, say } from './lib/say'
+import { main, Plain, say } from './lib/say'
 import { serve } from './lib/serve'
 
 const FOLDER = resolve('.oxlip')
@@ -38,7 +38,7 @@ await main(async () => {
   await cluster?.stop()
   rmSync(MARKER, { force: true })
   if (why === 'asked') return say('\nStopped.')
-  throw new Error(why === 'server' ? 'The server ended by itself; its last words stand above.' : 'PostgreSQL ended by itself; see .oxlip/postgres/postgres.log.')
+  throw new Plain(why === 'server' ? 'The server ended by itself; its last words stand above.' : 'PostgreSQL ended by itself; see .oxlip/postgres/postgres.log.')
 })
 
 /** The address of an Oxlip that runs from this folder, if one answers. */

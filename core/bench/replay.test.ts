@@ -104,6 +104,12 @@ describe('undo', () => {
     const log = [eventAt(0, 1, { kind: 'done', payload: { step: 'coat.1' } }), eventAt(2, 2, { kind: 'done', payload: { step: 'coat.1' } }, 'tablet')]
     expect(replay(plan, log).takeBack).toEqual([idOf(1), idOf(2)])
   })
+  it('goes as deep as anyone cares to press, in a blink', () => {
+    const presses = Array.from({ length: 20_000 }, (_, index) => undo(index + 1, index + 2, index + 1))
+    expect(status(done, ...presses)).toBe('done')
+    expect(status(done, ...presses.slice(1))).toBe('done')
+    expect(status(done, ...presses.slice(0, -1))).toBe('open')
+  })
   it('in a ring takes nothing back, and does not hang', () => {
     expect(status(done, undo(1, 2, 3), undo(2, 3, 2), undo(3, 4, 4))).toBe('done')
     expect(replay(plan, [done, undo(1, 2, 3), undo(2, 3, 2)]).log.every(entry => entry.inForce)).toBe(true)

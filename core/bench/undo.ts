@@ -1,40 +1,30 @@
-import type { BenchEvent } from './event'
+import type { BenchEvent, EventOf } from './event'
 
 /**
- * Which entries are in force. An entry is taken back while an undo of it is in force, and an undo can itself be taken back, to any depth. Undos that
- * take one another back in a ring, which no bench makes, take nothing back. Depends on the set of events only, not on their order.
+ * Which entries are in force. An entry is taken back while an undo of it is in force, and an undo can itself be taken back, to any depth. Undos that take one
+ * another back in a ring, which no bench makes, and undos that hang on such a ring, take nothing back. Depends on the set of events only, not on their order.
  */
 export function inForce(events: readonly BenchEvent[]): Set<string> {
-  const undosOf = new Map<string, BenchEvent[]>()
-  for (const event of events) {
+  const byId = new Map(events.map(event => [event.id, event]))
+  const undos = events.filter((event): event is EventOf<'undo'> => event.kind === 'undo')
+  /** How many undos of each entry are not judged yet. */
+  const waiting = new Map<string, number>()
+  for (const undo of undos) for (const target of targetsOf(undo)) waiting.set(target, (waiting.get(target) ?? 0) + 1)
+
+  const takenBack = new Set<string>()
+  const judged = events.filter(event => !waiting.has(event.id))
+  for (const event of judged) {
     if (event.kind !== 'undo') continue
-    for (const target of event.payload.entries) undosOf.set(target, [...undosOf.get(target) ?? [], event])
+    for (const target of targetsOf(event)) {
+      if (!takenBack.has(event.id)) takenBack.add(target)
+      const left = waiting.get(target)! - 1
+      waiting.set(target, left)
+      const entry = byId.get(target)
+      // An entry is judged when its last undo is; those in a ring never are, and so stay in force.
+      if (left === 0 && entry) judged.push(entry)
+    }
   }
-  const ringed = rings(events, undosOf)
-  const known = new Map<string, boolean>()
-  const holds = (event: BenchEvent): boolean => {
-    const before = known.get(event.id)
-    if (before !== undefined) return before
-    const answer = !(undosOf.get(event.id) ?? []).some(undo => !ringed.has(undo.id) && holds(undo))
-    known.set(event.id, answer)
-    return answer
-  }
-  return new Set(events.filter(holds).map(event => event.id))
+  return new Set(events.filter(event => !takenBack.has(event.id)).map(event => event.id))
 }
 
-/** Ids of the undos that can reach themselves by following what takes them back. */
-function rings(events: readonly BenchEvent[], undosOf: ReadonlyMap<string, BenchEvent[]>): Set<string> {
-  const reaches = (start: string): boolean => {
-    const seen = new Set<string>()
-    const open = (undosOf.get(start) ?? []).map(undo => undo.id)
-    while (open.length) {
-      const id = open.pop()!
-      if (id === start) return true
-      if (seen.has(id)) continue
-      seen.add(id)
-      open.push(...(undosOf.get(id) ?? []).map(undo => undo.id))
-    }
-    return false
-  }
-  return new Set(events.filter(event => event.kind === 'undo' && reaches(event.id)).map(event => event.id))
-}
+const targetsOf = (undo: EventOf<'undo'>): ReadonlySet<string> => new Set(undo.payload.entries)

@@ -3,10 +3,10 @@ import { cutSticks, turnedEnds, usualCut, type Stick, type TurnedEnd } from '../
 import { waitIn } from '../climate'
 import { given, worked, type Figure } from '../figures'
 import { filmStep, noFilm, thinnest, type Film } from '../film'
-import { deepest, freshSurface, scratchLeft, stepFor, type LadderStep, type Medium, type Surface } from '../sanding'
+import { capacityPart, deepest, freshSurface, scratchLeft, scratchPart, stepFor, type LadderStep, type Medium, type Surface } from '../sanding'
 import { handsOnBase } from './hands-on'
 import type { PlanInputs, ShelfAbrasive } from './inputs'
-import { passOf } from './ladder'
+import { meanDiameter, passOf } from './ladder'
 import { coatAsFilm } from './methods/ca-film'
 import { gateSince, type Plan, type Step } from './plan'
 import { gritOverhead } from './targets'
@@ -33,8 +33,8 @@ export interface StepTrace {
   /** Begin and end, in s from the first step, when the plan is worked straight through. */
   begins: number
   ends: number
-  /** Of a grit: what it takes and leaves, how many pieces, its grain and its jump. */
-  grit?: { grain: Figure, jump?: number, pieces: number, removes: number, leaves: number }
+  /** Of a grit: its grain and its jump, what it takes and leaves in µm, and how many fresh pieces. */
+  grit?: { grain: Figure, jump?: number, pieces: number, removes: Figure, leaves: Figure }
 }
 
 export interface PlanTrace {
@@ -62,7 +62,7 @@ export function trace(plan: Plan, leftOut: ReadonlySet<string> = new Set()): Pla
     const before = stage
     if (leftOut.has(step.id)) return { step, before, after: before, handsOn: given('left out', 0, 's'), begins: clock, ends: clock }
     const grit = gritTrace(inputs, step, before, lastGrain(plan, step))
-    const handsOn = handsOnTime(step, grit?.ladder)
+    const handsOn = handsOnTime(step, grit)
     stage = stageAfter(inputs, step, before, grit?.ladder)
     const wait = stepWait(plan, step, leftOut)
     const begins = Math.max(clock, wait ? ended.get(wait.since)! + wait.length.value : 0)
@@ -116,13 +116,18 @@ function lastGrain(plan: Plan, step: Step): number | undefined {
 function gritTrace(inputs: PlanInputs, step: Step, before: Stage, grainBefore: number | undefined) {
   if (!isGrit(step)) return undefined
   const onWood = step.kind === 'sand'
-  const pass = passOf(step.abrasive, onWood ? mediumOf(inputs.material) : FILM, inputs.fitting, onWood ? inputs.method.speeds.sand : inputs.method.speeds.level)
+  const { speeds, source } = inputs.method
+  const spindle = given('spindle speed', onWood ? speeds.sand : speeds.level, 'rev/min', source)
+  const pass = passOf(step.abrasive, onWood ? mediumOf(inputs.material) : FILM, inputs.fitting, spindle.value)
+  const speed = worked('surface speed', pass.speed, 'm/min', 'π × diameter × spindle speed', [given('mean end diameter', meanDiameter(inputs.fitting), 'mm', inputs.fitting.source), spindle])
   const depth = onWood ? deepest(before.wood) : step.kind === 'level' ? before.film.unevenness : before.filmScratch
   const rung = { id: step.abrasive.id, pass }
   const ladder: LadderStep = stepFor(rung, depth, gritOverhead.value) ?? { rung, seconds: 0, pieces: 0, removes: 0, leaves: scratchLeft(pass) }
   const grain = grainFigure(step.abrasive)
+  const removes = worked('taken off', ladder.removes, 'µm', onWood ? 'the deepest scratch before it' : step.kind === 'level' ? 'the unevenness, peak to valley' : 'the scratches before it', [])
+  const leaves = worked('scratches it leaves', ladder.leaves, 'µm', 'grain × scratch depth per grain size', [grain, scratchPart(pass.medium)])
   const jump = grainBefore === undefined ? {} : { jump: grainBefore / grain.value }
-  return { ladder, shown: { grain, ...jump, pieces: ladder.pieces, removes: ladder.removes, leaves: ladder.leaves } }
+  return { ladder, speed, shown: { grain, ...jump, pieces: ladder.pieces, removes, leaves } }
 }
 
 function stageAfter(inputs: PlanInputs, step: Step, before: Stage, grit: LadderStep | undefined): Stage {
@@ -138,8 +143,10 @@ function stageAfter(inputs: PlanInputs, step: Step, before: Stage, grit: LadderS
   return { ...before, film, filmScratch: grit.leaves }
 }
 
-function handsOnTime(step: Step, grit: LadderStep | undefined): Figure {
+function handsOnTime(step: Step, grit: ReturnType<typeof gritTrace>): Figure {
   if (!grit || !isGrit(step)) return handsOnBase(step)
-  const sanding = given(`sanding with ${abrasiveName(step.abrasive)}`, grit.seconds, 's', { mark: 'model', note: 'until the deepest scratch before it is gone' })
-  return worked(`time for ${abrasiveName(step.abrasive)}`, grit.seconds + grit.pieces * gritOverhead.value, 's', 'sanding + change for each piece', [sanding, gritOverhead])
+  const { ladder: { seconds, pieces, rung: { pass } }, speed, shown: { grain, removes } } = grit
+  const name = abrasiveName(step.abrasive)
+  const sanding = worked(`sanding with ${name}`, seconds, 's', '−τ · ln(1 − depth / capacity), τ 15 s at 40 m/min', [removes, capacityPart(pass.medium), grain, speed])
+  return worked(`time for ${name}`, seconds + pieces * gritOverhead.value, 's', 'sanding + change for each piece', [sanding, gritOverhead])
 }

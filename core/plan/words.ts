@@ -71,16 +71,16 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
     case 'coat': return {
       title: `${step.product.name}, coat ${step.number}`, done: `Coat ${step.number} is on`,
       how: `${method.speeds.coat} rev/min or slower, ${method.applicator}, from the middle out, quick`,
-      why: step.soak ? 'No accelerator: it is to soak in and fill' : step.accelerated ? 'Then a light mist of accelerator from 30 cm' : 'Let it set by itself',
+      why: step.soak ? 'No accelerator: it is to soak in and fill' : step.accelerated ? 'Then a light mist of accelerator from 30\u00A0cm' : 'Let it set by itself',
     }
     case 'level': return {
       title: `Level with ${abrasiveName(step.abrasive)}`, done: 'No shiny spot left',
-      how: `Wet, ${um(grainSize(step.abrasive.scale, step.abrasive.mark))} µm, lathe stopped, end to end, until no shiny spot is left`,
+      how: `Wet, ${um(grainSize(step.abrasive.scale, step.abrasive.mark))} µm grain, lathe stopped, end to end, until no shiny spot is left`,
       why: `Takes ${um(traced.before.film.mean - traced.after.film.mean)} of ${um(traced.before.film.mean)} µm; colour on the paper means stop`,
     }
     case 'smooth': return {
       title: abrasiveName(step.abrasive), done: 'Scratches gone',
-      how: `Wet, ${um(grainSize(step.abrasive.scale, step.abrasive.mark))} µm, light hand; wipe off the white residue`,
+      how: 'Wet, light hand, keep moving; wipe off the white residue',
       why: gritWhy(traced, plan),
     }
     case 'polish': return { title: step.product.name, done: 'Polished', how: `${method.speeds.polish} rev/min, soft cloth, little pressure`, why: 'Takes the last haze off the film' }
@@ -96,12 +96,12 @@ export const coatPlace = (plan: Plan, step: Step): string => step.kind === 'coat
 function gritWhy(traced: StepTrace, plan: Plan): string {
   const { grit } = traced
   if (!grit) return ''
-  const [scratch, hidden] = [`leaves ${um(grit.leaves)} µm`, traced.step.kind === 'sand' ? 'the film hides it' : 'nothing left to see']
+  const [scratch, hidden] = [`leaves ${um(grit.leaves.value)} µm`, traced.step.kind === 'sand' ? 'the film hides it' : 'nothing left to see']
   const next = plan.steps[plan.steps.indexOf(traced.step) + 1]
   const last = !next || next.phase !== traced.step.phase || !('abrasive' in next)
   const jump = grit.jump ? `jump ${grit.jump.toFixed(1)} · ` : 'takes the tool marks out · '
   const pieces = grit.pieces > 1 ? ` · ${grit.pieces} fresh pieces` : ''
-  return `${jump}${scratch}${last ? `: ${hidden}` : ''}${pieces}`
+  return `${um(grit.grain.value)} µm grain · ${jump}${scratch}${last ? `: ${hidden}` : ''}${pieces}`
 }
 
 function cleanWhy(plan: Plan, how: CleanHow): string {

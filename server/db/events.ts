@@ -32,7 +32,11 @@ export async function eventsOf(knex: Knex, penId: string): Promise<StoredEvent[]
 export async function eventsByPen(knex: Knex): Promise<Map<string, StoredEvent[]>> {
   const rows = await knex<Row>('events').orderBy('seq')
   const logs = new Map<string, StoredEvent[]>()
-  for (const row of rows) logs.set(row.pen_id, [...logs.get(row.pen_id) ?? [], asEvent(row)])
+  for (const row of rows) {
+    const log = logs.get(row.pen_id)
+    if (log) log.push(asEvent(row))
+    else logs.set(row.pen_id, [asEvent(row)])
+  }
   return logs
 }
 

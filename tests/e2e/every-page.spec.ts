@@ -3,7 +3,10 @@ import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
 
 const SIZES = [{ width: 1280, height: 800 }, { width: 1024, height: 768 }, { width: 390, height: 844 }]
-const THEMES = ['light', 'dark'] as const
+const LOOKS = [...SIZES.map(size => ({ theme: 'light' as const, size })), { theme: 'dark' as const, size: SIZES[0]! }, { theme: 'dark' as const, size: SIZES[2]! }]
+
+// Slow pages that need nothing of one another: spread over the workers.
+test.describe.configure({ mode: 'parallel' })
 
 /** Every screen, by name: where it is, and what stands there when it is ready. */
 async function screens(page: Page): Promise<[string, string, string][]> {
@@ -16,28 +19,26 @@ async function screens(page: Page): Promise<[string, string, string][]> {
   ]
 }
 
-for (const theme of THEMES) {
-  for (const size of SIZES) {
-    test(`axe finds nothing and nothing scrolls sideways: ${theme}, ${size.width}x${size.height}`, async ({ page }) => {
-      test.setTimeout(180_000)
-      await page.emulateMedia({ colorScheme: theme })
-      await page.addInitScript(wish => localStorage.setItem('oxlip-theme-work', wish), theme)
-      await page.setViewportSize(size)
-      const faults: string[] = []
-      page.on('pageerror', error => faults.push(error.message))
-      // A missing pen and a missing page are asked for on purpose.
-      page.on('console', message => message.type() === 'error' && !/404|Page not found/.test(message.text()) && faults.push(message.text()))
-      for (const [name, path, ready] of await screens(page)) {
-        await page.goto(path)
-        await page.locator(ready).first().waitFor()
-        const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
-        expect(violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).slice(0, 3).join(' | ')}`), name).toEqual([])
-        const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
-        expect(sideways, `${name} scrolls sideways`).toBeLessThanOrEqual(0)
-      }
-      expect(faults).toEqual([])
-    })
-  }
+for (const { theme, size } of LOOKS) {
+  test(`axe finds nothing and nothing scrolls sideways: ${theme}, ${size.width}x${size.height}`, async ({ page }) => {
+    test.setTimeout(180_000)
+    await page.emulateMedia({ colorScheme: theme })
+    await page.addInitScript(wish => localStorage.setItem('oxlip-theme-work', wish), theme)
+    await page.setViewportSize(size)
+    const faults: string[] = []
+    page.on('pageerror', error => faults.push(error.message))
+    // A missing pen and a missing page are asked for on purpose.
+    page.on('console', message => message.type() === 'error' && !/404|Page not found/.test(message.text()) && faults.push(message.text()))
+    for (const [name, path, ready] of await screens(page)) {
+      await page.goto(path)
+      await page.locator(ready).first().waitFor()
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
+      expect(violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).slice(0, 3).join(' | ')}`), name).toEqual([])
+      const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      expect(sideways, `${name} scrolls sideways`).toBeLessThanOrEqual(0)
+    }
+    expect(faults).toEqual([])
+  })
 }
 
 test('the opened parts too: a number, the settings, the defect form', async ({ page, pen }) => {

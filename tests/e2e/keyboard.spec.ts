@@ -4,6 +4,7 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
   const made = await pen({ name: 'Keys only' })
   await page.goto(`/pens/${made.id}`)
   const title = page.locator('.title')
+  await expect(page.getByRole('heading', { name: 'Keys only' })).toBeVisible()
 
   // The first Tab leads past the navigation; the drawing is walked with the arrow keys, and the list follows.
   await page.keyboard.press('Tab')
@@ -58,8 +59,11 @@ test('a held or bouncing key puts one coat on, not five', async ({ page, pen }) 
   await page.keyboard.up('Space')
   await page.keyboard.press('Space')
   await expect(page.getByRole('button', { name: /^Cut/ })).toBeVisible()
-  const { events } = await (await page.request.get(`/api/pens/${made.id}`)).json()
-  expect(events.map((event: { kind: string }) => event.kind)).toEqual(['begin'])
+  await expect.poll(async () => {
+    const { events } = await (await page.request.get(`/api/pens/${made.id}`)).json() as { events: { kind: string }[] }
+    return events.map(event => event.kind)
+  }).toEqual(['begin'])
+  await expect(page.locator('.title')).toHaveText('Cut')
 })
 
 test('the work screen is dark by itself, the others follow the device; both can be chosen', async ({ page, pen }) => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BenchState } from '#core/bench'
-import { stepWords, type Plan, type PlanTrace } from '#core/plan'
+import { barrelNames } from '#core/barrel'
+import { stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { cautionsFor } from '#reference'
 
@@ -23,6 +24,9 @@ const settled = computed(() => {
 })
 const unfolded = ref(false)
 const shown = computed(() => unfolded.value || settled.value < 3 ? rows.value : rows.value.filter(row => row.index >= settled.value || row.one.step.id === props.chosen))
+/** Cutting and turning are about their figures: these stand in the row, the reason below. */
+const figuresFirst = (step: Step) => step.kind === 'cut' || step.kind === 'turn'
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
 </script>
 
@@ -38,18 +42,25 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
         <span class="number" aria-hidden="true">{{ status === 'done' ? '✓' : status === 'skipped' ? '–' : next ? '▸' : index + 1 }}</span>
         <span class="sr-only">{{ { done: 'Done:', skipped: 'Left out:', open: next ? 'Next:' : '' }[status] }}</span>
         <b>{{ words.title }}</b>
-        <span class="why">{{ words.why }}</span>
+        <span class="why">{{ figuresFirst(one.step) ? words.how : words.why }}</span>
         <span class="time">{{ status === 'skipped' ? '' : formatSpan(one.handsOn.value) }}<small v-if="one.wait">after {{ formatSpan(one.wait.length.value) }}</small></span>
       </button>
       <div v-if="one.step.id === chosen" class="more">
-        <p>{{ words.how }}</p>
+        <p>{{ figuresFirst(one.step) ? words.why : words.how }}</p>
         <dl>
           <div><dt>Hands on</dt><dd><FigureOpen :figure="one.handsOn" /></dd></div>
           <div v-if="one.wait"><dt>Wait before it</dt><dd><FigureOpen :figure="one.wait.length" /></dd></div>
           <template v-if="one.grit">
             <div><dt>Grain</dt><dd><FigureOpen :figure="one.grit.grain" /></dd></div>
-            <div><dt>Takes off</dt><dd>{{ one.grit.removes.toFixed(1) }} µm</dd></div>
-            <div><dt>Leaves scratches of</dt><dd>{{ one.grit.leaves.toFixed(1) }} µm</dd></div>
+            <div><dt>Takes off</dt><dd><FigureOpen :figure="one.grit.removes" /></dd></div>
+            <div><dt>Leaves scratches of</dt><dd><FigureOpen :figure="one.grit.leaves" /></dd></div>
+          </template>
+          <template v-if="one.step.kind === 'cut'">
+            <div v-for="piece in traced.stick.pieces" :key="piece.barrel"><dt>{{ capital(barrelNames[piece.barrel]) }}</dt><dd><FigureOpen :figure="piece.length" /></dd></div>
+            <div><dt>From a stick of</dt><dd><FigureOpen :figure="traced.stick.total" /></dd></div>
+          </template>
+          <template v-if="one.step.kind === 'turn'">
+            <div v-for="end in traced.ends" :key="end.barrel + end.end"><dt>{{ capital(barrelNames[end.barrel]) }}, {{ end.end }} end</dt><dd><FigureOpen :figure="end.diameter" />, wall <FigureOpen :figure="end.wall" /></dd></div>
           </template>
           <div v-if="one.step.kind === 'coat'"><dt>Film after it</dt><dd>{{ one.after.film.mean.toFixed(0) }} µm</dd></div>
         </dl>

@@ -3,7 +3,7 @@ import { makePlan, remarks, trace } from '#core/plan'
 import { fittings, materials, methods } from '#reference'
 import { newPenSchema, type FieldErrors, type NewPen } from '#schemas'
 import type { Pen } from '~~/server/db/pens'
-import { abrasiveName } from '#core/abrasives'
+import { abrasiveName, grainSize } from '#core/abrasives'
 
 useHead({ title: 'Start a pen · Oxlip' })
 const pens = usePens()
@@ -28,7 +28,7 @@ const preview = computed(() => {
   const traced = trace(plan)
   return { plan, traced, remarks: remarks(plan, traced) }
 })
-const ladder = computed(() => preview.value?.plan.steps.flatMap(step => step.kind === 'sand' ? [abrasiveName(step.abrasive)] : []).join(' · '))
+const ladder = computed(() => preview.value?.plan.steps.flatMap(step => step.kind === 'sand' ? [`${abrasiveName(step.abrasive)} (${grainSize(step.abrasive.scale, step.abrasive.mark)} µm)`] : []).join(' · '))
 
 async function start() {
   const wanted = tidyPen(form.value)
