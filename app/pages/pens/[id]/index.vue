@@ -75,7 +75,7 @@ async function planAgain() {
 .halves h2 { margin-bottom: 0.5rem; }
 .side { position: sticky; top: 0.75rem; display: grid; gap: 0.8rem; justify-items: start; }
 .side > :nth-child(2) { width: 100%; }
-@media (max-width: 1000px) {
+@media (max-width: 1100px) {
   .halves { grid-template-columns: minmax(0, 1fr); }
   .side { position: static; order: -1; }
 }
