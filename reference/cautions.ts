@@ -32,5 +32,3 @@ export function cautionsFor(step: Step): readonly Caution[] {
   if (step.kind === 'clean') return step.how === 'alcohol' ? [all.flammable] : [all.dust]
   return byKind[step.kind] ?? []
 }
-
-export const cautions: readonly Caution[] = Object.values(all)

@@ -1,6 +1,6 @@
 import { grainSize } from '../core/abrasives'
 import { planFor } from '../tests/support/inputs'
-import { abrasives, cautions, cautionsFor, defects, fittings, materials, products, usualAbrasives } from '.'
+import { abrasives, cautionsFor, defects, fittings, materials, products, usualAbrasives } from '.'
 
 const unique = (ids: string[]): void => expect(new Set(ids).size).toBe(ids.length)
 
@@ -41,5 +41,5 @@ it('shows a caution at every step that can hurt, and puts the label first', () =
   const risky = ['cut', 'drill', 'tube', 'turn', 'sand', 'coat', 'level', 'assemble']
   for (const step of planFor('oily-exotic').steps) if (risky.includes(step.kind)) expect(cautionsFor(step).length).toBeGreaterThan(0)
   expect(cautionsFor(planFor('oily-exotic').steps.find(step => step.kind === 'clean')!)[0]!.short).toMatch(/flammable/)
-  for (const caution of cautions) expect(caution.more).toMatch(/label.*safety data sheet.*local rules/)
+  for (const caution of materials.flatMap(({ id }) => planFor(id).steps.flatMap(cautionsFor))) expect(caution.more).toMatch(/label.*safety data sheet.*local rules/)
 })

@@ -15,7 +15,7 @@ const choices = {
 }
 
 /** What a pen is planned from. */
-export const penChoices = {
+const penChoices = {
   fitting: choices.fitting.required(),
   material: choices.material.required(),
   method: choices.method.required(),

@@ -24,6 +24,10 @@ describe('hands-on time', () => {
   it('has nothing to measure from without a beginning', () => {
     expect(row([done(60, 2, 'cut')], 'cut')).toMatchObject({ handsOn: 60, timing: 'planned' })
   })
+  it('counts the noting and mending of a defect to the step under way', () => {
+    const chip = eventAt(100, 7, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 1, size: 0.5, step: 'drill' } })
+    expect(row([begin, done(70, 2, 'cut'), chip, done(190, 3, 'drill')], 'drill')).toMatchObject({ handsOn: 120, timing: 'measured' })
+  })
   it('adds up', () => {
     expect(record(plan, [begin, done(70, 2, 'cut'), done(190, 3, 'drill')]).handsOn).toBe(190)
   })

@@ -40,7 +40,8 @@ export function record(plan: Plan, events: Iterable<BenchEvent>): PenRecord {
   const log = inOrder(events)
   const state = replay(plan, log)
   const holding = inForce(log)
-  const marks = log.filter(event => holding.has(event.id) && event.kind !== 'undo').map(event => event.at)
+  // Noting and mending a defect counts to the step that is under way, so only steps part the time.
+  const marks = log.filter(event => holding.has(event.id) && ['begin', 'done', 'skip'].includes(event.kind)).map(event => event.at)
   const planned = trace(plan, leftOut(state.steps)).steps
 
   const rows = state.steps.map((one, index): RecordRow => {

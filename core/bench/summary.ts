@@ -1,5 +1,5 @@
 import type { Fitting } from '../barrel'
-import { stepWords, trace, waitWords, type Plan } from '../plan'
+import { isResin, stepWords, trace, waitWords, type Plan } from '../plan'
 import type { UnitWords } from '../units'
 import type { BenchEvent } from './event'
 import { leftOut, replay } from './replay'
@@ -10,7 +10,7 @@ export type PenStage = 'planned' | 'in work' | 'finished'
 export interface PenSummary {
   stage: PenStage
   fitting: Fitting
-  material: { name: string, colour: string }
+  material: { name: string, colour: string, resin: boolean }
   /** What to do next, in words; null when finished. */
   next: { step: string, title: string, how: string } | null
   /** The wait before the next step, if one was started. */
@@ -37,7 +37,7 @@ export function summarise(plan: Plan, events: readonly BenchEvent[], units: Unit
   return {
     stage: state.finished ? 'finished' : state.begun ? 'in work' : 'planned',
     fitting,
-    material: { name: material.name, colour: material.colour },
+    material: { name: material.name, colour: material.colour, resin: isResin(material) },
     next: next && words ? { step: next.step.id, title: words.title, how: words.how } : null,
     wait: wait ? { words: waitWords[wait.purpose], from: wait.from, until: wait.until } : null,
     coats: state.coats,

@@ -1,4 +1,4 @@
-import { given, inputsOf, worked } from './figure'
+import { given, worked } from './figure'
 
 const hardness = given('hardness', 5000, 'N', { mark: 'pub', note: 'a handbook' })
 const factor = given('factor', 0.75, '×', { mark: 'model' })
@@ -10,10 +10,10 @@ it('says of a given number whose it is', () => {
   expect(mine).toEqual({ label: 'temperature', value: 18.5, unit: '°C', origin: 'yours' })
 })
 
-it('finds all that a worked-out number rests on, each once', () => {
+it('carries what went into a worked-out number, and how', () => {
   const capacity = worked('capacity', 0.7, '×', 'by hardness', [hardness, factor])
-  const time = worked('time', 12, 's', 'model', [capacity, factor, mine])
-  expect(time.origin).toBe('worked out')
-  expect(inputsOf(time)).toEqual([hardness, factor, mine])
-  expect(inputsOf(mine)).toEqual([mine])
+  const time = worked('time', 12, 's', 'model', [capacity, mine])
+  expect(time).toMatchObject({ value: 12, unit: 's', origin: 'worked out', note: 'model' })
+  expect(time.from).toEqual([capacity, mine])
+  expect(time.from![0]!.from).toEqual([hardness, factor])
 })

@@ -35,15 +35,3 @@ export function given(label: string, value: number, unit: Unit, source?: Source)
 export function worked(label: string, value: number, unit: Unit, note: string, from: Figure[]): Figure {
   return { label, value, unit, origin: 'worked out', note, from }
 }
-
-/** All the figures a figure rests on that were not computed themselves, each once. */
-export function inputsOf(figure: Figure): Figure[] {
-  const leaves = figure.from?.length ? figure.from.flatMap(inputsOf) : [figure]
-  const seen = new Set<string>()
-  return leaves.filter((leaf) => {
-    const key = `${leaf.label}|${leaf.value}|${leaf.unit}`
-    if (seen.has(key)) return false
-    seen.add(key)
-    return true
-  })
-}

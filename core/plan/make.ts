@@ -51,7 +51,7 @@ const MARKS_MARGIN = 2
  * The dry ladder for the bare blank: from the tool's marks to what a film over it hides, no coarser than the blank bears. The first grit is the one that
  * the tool marks need, which comes out near the usual P100-P150 after a gouge or scraper and P220-P320 after a clean shearing cut [trade].
  */
-export function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfAbrasive[] {
+function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfAbrasive[] {
   const from = goesOn ?? toolMarks(inputs.wishes.tool).value
   const medium = mediumOf(inputs.material)
   const pass = (abrasive: ShelfAbrasive) => passOf(abrasive, medium, inputs.fitting, inputs.method.speeds.sand)

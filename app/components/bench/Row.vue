@@ -25,7 +25,7 @@ const detail = computed(() => {
     <NuxtLink :to="to" class="pen-row figures" :class="{ next }">
       <PenTag :mark="listed.pen.mark" />
       <span class="scale" :style="{ '--mm': layStrip(summary.fitting).width }">
-        <PenStrip :fitting="summary.fitting" :colour="summary.material.colour" :resin="/resin/i.test(summary.material.name)" :label="`${summary.fitting.name} in ${summary.material.name}, to scale`" />
+        <PenStrip :fitting="summary.fitting" :colour="summary.material.colour" :resin="summary.material.resin" :label="`${summary.fitting.name} in ${summary.material.name}, to scale`" />
       </span>
       <span class="what"><b>{{ listed.pen.name }}</b><span class="detail">{{ detail }}<span v-if="summary.openDefects" class="harm"> · ◆ {{ summary.openDefects === 1 ? 'a defect' : `${summary.openDefects} defects` }} open</span></span></span>
       <span class="when">{{ when }}</span>
