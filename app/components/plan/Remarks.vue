@@ -2,7 +2,8 @@
 import type { Remark } from '#core/plan'
 
 /** What a turner should know about a plan: gaps with a mark and in brick, notes quietly. */
-defineProps<{ remarks: readonly Remark[] }>()
+const props = defineProps<{ remarks: readonly Remark[] }>()
+const short = computed(() => props.remarks.some(remark => remark.weight === 'gap' && /shelf/.test(remark.says + remark.remedy)))
 </script>
 
 <template>
@@ -10,6 +11,7 @@ defineProps<{ remarks: readonly Remark[] }>()
     <li v-for="remark in remarks" :key="remark.says" :class="remark.weight">
       <b>{{ remark.weight === 'gap' ? '◆ ' : '' }}{{ remark.says }}</b> {{ remark.remedy }}
     </li>
+    <li v-if="short"><NuxtLink class="way" to="/shelf">Look at the shelf</NuxtLink></li>
   </ul>
 </template>
 
@@ -17,5 +19,6 @@ defineProps<{ remarks: readonly Remark[] }>()
 .remarks { display: grid; gap: 0.3rem; }
 li { color: var(--ink-2); }
 li b { font-weight: 600; color: var(--ink); }
+.way { display: inline-grid; align-items: center; min-height: 44px; color: var(--leaf); text-decoration: underline; }
 .gap b { color: var(--brick); }
 </style>
