@@ -2,23 +2,13 @@ import fc from 'fast-check'
 import { ValidationError } from 'yup'
 import { materials } from '../reference'
 import { eventAt, planFor } from '../tests/support/inputs'
-import { fieldErrors } from './errors'
+import { errorsOf as errors } from './errors'
 import { eventBatchSchema, eventSchema } from './event'
 import { newPenSchema, type NewPen } from './pen'
 import { asPlan } from './plan'
 import { workshopSchema } from './workshop'
 
 const pen: NewPen = { mark: 'C2', name: 'Damson', reason: null, due: '2026-12-05', fitting: 'twist-7', material: 'damson', method: 'ca-thin-first', tool: 'skew', film: 'gloss' }
-
-function errors(schema: { validateSync: (value: unknown, options: object) => unknown }, value: unknown): Record<string, string> {
-  try {
-    schema.validateSync(value, { abortEarly: false })
-    return {}
-  } catch (error) {
-    if (error instanceof ValidationError) return fieldErrors(error)
-    throw error
-  }
-}
 
 it('takes a proper pen', () => expect(errors(newPenSchema, pen)).toEqual({}))
 

@@ -1,5 +1,4 @@
-import { ValidationError } from 'yup'
-import { fieldErrors, newPenSchema, type FieldErrors, type NewPen } from '#schemas'
+import { errorsOf, newPenSchema, type FieldErrors, type NewPen } from '#schemas'
 
 /** A pen form as it is first shown. */
 export const emptyPen = (): NewPen => ({ mark: '', name: '', reason: null, due: null, fitting: '', material: '', method: 'ca-thin-first', tool: 'skew', film: 'gloss' })
@@ -8,15 +7,7 @@ export const emptyPen = (): NewPen => ({ mark: '', name: '', reason: null, due: 
 export const tidyPen = (form: NewPen): NewPen => ({ ...form, name: form.name.trim(), reason: form.reason?.trim() || null })
 
 /** What is wrong with a pen form, by field; empty when nothing is. */
-export function penErrors(form: NewPen): FieldErrors {
-  try {
-    newPenSchema.validateSync(form, { abortEarly: false })
-    return {}
-  } catch (error) {
-    if (error instanceof ValidationError) return fieldErrors(error)
-    throw error
-  }
-}
+export const penErrors = (form: NewPen): FieldErrors => errorsOf(newPenSchema, form)
 
 /** The first mark that no pen carries: the letter of the latest pen goes on. */
 export function freeMark(taken: readonly string[]): string {
