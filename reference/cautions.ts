@@ -13,6 +13,7 @@ const all = {
   saw: { id: 'saw', short: 'Guard on the saw, push stick, small pieces clamped.', more: `Never hold a small blank by hand at the saw. ${rest}` },
   drill: { id: 'drill', short: 'Clamp the blank, never hold it. Eye protection.', more: `A packed bit splits the blank; clear it often. ${rest}` },
   turning: { id: 'turning', short: 'Face shield on. No loose sleeves, no gloves near the mandrel.', more: `Blanks can shatter, square resin most of all. Feel the surface only with the lathe stopped. ${rest}` },
+  oven: { id: 'oven', short: 'Let it dry by itself; an oven only low and watched.', more: `About 20 minutes in a low oven is usual before casting. Resin, glue and finish never go in; a kitchen’s oven is for food. ${rest}` },
   dust: { id: 'dust', short: 'Tool rest off. Extraction and a fitting mask. Paper towel, no rag round fingers.', more: `Wood dust of every kind is a hazard, and many exotics irritate or sensitise. Feel the surface only with the lathe stopped. ${rest}` },
   wet: { id: 'wet', short: 'Wet, to bind the film’s dust. Keep water off the motor and the plug.', more: `Dust of a film or of resin is not for the lungs. Tool rest off. ${rest}` },
   ca: { id: 'ca', short: 'Fumes sting and sink: air moving away from your face. CA on cotton gets hot. The bottle’s own label comes first.', more: `CA bonds skin and eyes. Never pull: warm soapy water; for eyes, medical help. It reacts hot on cotton, leather and wool and can smoke or burn. ${rest}` },
@@ -22,6 +23,7 @@ const all = {
 } satisfies Record<string, Caution>
 
 const byKind: Partial<Record<StepKind, readonly Caution[]>> = {
+  dry: [all.oven], fill: [all.ca], flush: [all.turning],
   cut: [all.saw], drill: [all.drill], square: [all.turning], turn: [all.turning], harden: [all.ca], sand: [all.dust], coat: [all.ca],
   level: [all.wet], smooth: [all.wet], polish: [all.dust], assemble: [all.press],
 }

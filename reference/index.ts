@@ -1,4 +1,5 @@
 export * from './abrasives'
+export * from './blank-material'
 export * from './cautions'
 export * from './defects'
 export * from './fittings'

@@ -14,7 +14,7 @@ export const products: readonly Product[] = [
     film: { build: 8, unevenness: 4, source: film },
     waits: {
       'next coat': wait(75, 12), 'level': wait(20 * MINUTE, 210), 'assemble': wait(12 * HOUR), 'hand over': wait(24 * HOUR),
-      'square': wait(12 * HOUR, 5 * MINUTE), 'sand': wait(20 * MINUTE),
+      'square': wait(12 * HOUR, 5 * MINUTE), 'sand': wait(20 * MINUTE, 4 * MINUTE),
     },
   },
   {
@@ -22,7 +22,7 @@ export const products: readonly Product[] = [
     film: { build: 25, unevenness: 14, source: film },
     waits: {
       'next coat': wait(3 * MINUTE, 22), 'level': wait(30 * MINUTE, 5 * MINUTE), 'assemble': wait(12 * HOUR), 'hand over': wait(24 * HOUR),
-      'square': wait(12 * HOUR, 5 * MINUTE),
+      'square': wait(12 * HOUR, 5 * MINUTE), 'sand': wait(30 * MINUTE, 5 * MINUTE),
     },
   },
   { id: 'accelerator', name: 'Accelerator', role: 'accelerator', source: trade },

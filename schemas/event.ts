@@ -1,6 +1,6 @@
 import { array, number, object, type InferType } from 'yup'
 import type { BenchEvent } from '../core/bench'
-import type { DefectKind } from '../core/defects'
+import { repairWays, type DefectKind } from '../core/defects'
 import { defects } from '../reference'
 import { exact, line, moment, uuid, word } from './common'
 
@@ -19,6 +19,14 @@ const payloads = {
     size: number().min(0.05, 'Should be 0.05 mm or more.').max(100).required(),
     step: stepId().nullable().defined(),
   }),
+  check: exact({ step: stepId().required(), check: line(40).min(1).required(), answer: word('yes', 'no').required() }),
+  measure: exact({
+    barrel: barrel().required(),
+    fromTip: number().min(0).max(300).required(),
+    diameter: number().moreThan(0, 'Should be above 0.').max(60, 'Should be 60 mm or less.').required(),
+    step: stepId().required(),
+  }),
+  repair: exact({ defect: uuid().required(), way: word(...repairWays).required(), step: stepId().nullable().defined() }),
   settle: exact({ defect: uuid().required(), how: word('mended', 'left').required() }),
   undo: exact({ entries: array(uuid().required()).min(1).max(50).required() }),
 }

@@ -1,5 +1,7 @@
+export * from './blank'
 export * from './errors'
 export * from './event'
+export * from './fitting'
 export * from './pen'
 export * from './plan'
 export * from './workshop'

@@ -1,18 +1,43 @@
-import { number, type InferType } from 'yup'
-import { fittings, materials, methods } from '../reference'
-import { day, exact, line, word } from './common'
+import { array, lazy, mixed, number, type InferType } from 'yup'
+import type { Sizing } from '../core/plan'
+import { materials, methods } from '../reference'
+import { day, exact, line, perhaps, uuid, word } from './common'
 
 const ids = (rows: readonly { id: string }[]): string[] => rows.map(row => row.id)
 
 const mark = () => line(5).matches(/^[A-Z]\d{1,3}$/, 'Use a capital letter and a number, as across the cut: C2.')
 
 const choices = {
-  fitting: word(...ids(fittings)),
+  fitting: line(60).min(1),
   material: word(...ids(materials)),
   method: word(...ids(methods)),
   tool: word('skew', 'round carbide', 'square carbide', 'gouge'),
   film: word('gloss', 'close'),
 }
+
+const bulge = number().min(-3, 'Should lie between -3 and 8 mm.').max(8, 'Should lie between -3 and 8 mm.').required()
+const shapes = {
+  straight: exact({ kind: word('straight').required() }),
+  belly: exact({ kind: word('belly').required(), bulge }),
+  grip: exact({ kind: word('grip').required(), bulge }),
+  tapered: exact({ kind: word('tapered').required(), bulge }),
+  free: exact({
+    kind: word('free').required(),
+    points: array(exact({ part: number().moreThan(0).lessThan(1).required(), diameter: number().moreThan(0).max(40, 'Should be 40 mm or less.').required() })).max(12).required(),
+  }),
+}
+const shape = () => lazy((value: { kind?: keyof typeof shapes } | undefined) => value === undefined ? mixed().notRequired() : shapes[value.kind!] ?? mixed().test('kind', `Choose one of: ${Object.keys(shapes).join(', ')}.`, () => false))
+
+/** How a pen is sized: outlines of its barrels, ends the turner rather turns to a diameter of their own, and the tube glue. */
+export const sizing = {
+  shapes: perhaps({ lower: shape(), upper: shape(), only: shape() }),
+  ends: array(exact({
+    barrel: word('lower', 'upper', 'only').required(), end: word('tip', 'clip').required(),
+    diameter: number().moreThan(0, 'Should be above 0.').max(40, 'Should be 40 mm or less.').required(),
+  })).max(4),
+  glue: word('by the shelf', 'epoxy', 'CA with accelerator', 'CA overnight'),
+}
+const sizingSchema = perhaps(sizing)
 
 /** What a pen is planned from. */
 const penChoices = {
@@ -29,6 +54,7 @@ export const newPenSchema = exact({
   name: line(80).trim().required().min(1),
   reason: line(120).nullable().default(null),
   due: day().default(null),
+  blank: uuid().nullable(),
   ...penChoices,
 })
 export type NewPen = InferType<typeof newPenSchema>
@@ -45,8 +71,10 @@ export const penChangeSchema = exact({
   method: choices.method,
   tool: choices.tool,
   film: choices.film,
+  blank: uuid().nullable(),
+  sizing: sizingSchema,
 })
-export type PenChange = InferType<typeof penChangeSchema>
+export type PenChange = Omit<InferType<typeof penChangeSchema>, 'sizing'> & { sizing?: Sizing }
 
 /** Plan again with what is on the shelf and in the air now: the version that was seen. */
 export const replanSchema = exact({ version: number().integer().min(1).required() })

@@ -1,6 +1,7 @@
 import { array, boolean, lazy, mixed, number, string, type Schema } from 'yup'
 import type { Plan } from '../core/plan'
 import { exact, perhaps, word } from './common'
+import { sizing } from './pen'
 
 const id = () => string().min(1).max(60).required()
 const name = () => string().min(1).max(120).required()
@@ -23,12 +24,17 @@ const product = exact({
 const inputs = exact({
   fitting: exact({
     id: id(), name: name(), bit: positive(), source,
-    barrels: array(exact({ id: barrelId, tubeLength: positive(), tubeOuter: positive(), tipEnd: positive(), clipEnd: positive() })).min(1).max(2).required(),
+    parts: array(string().max(60).required()).max(30),
+    barrels: array(exact({
+      id: barrelId, tubeLength: positive(), tubeOuter: positive(), bit: number().moreThan(0), tipEnd: positive(), clipEnd: positive(),
+      bushings: perhaps({ tip: number().moreThan(0), clip: number().moreThan(0) }),
+    })).min(1).max(2).required(),
   }),
   material: exact({
     id: id(), name: name(), colour: string().matches(/^#[0-9a-f]{6}$/).required(), source,
     classes: array(word('close-grained', 'open-pored', 'oily', 'bleeding', 'soft', 'figured', 'hybrid', 'resin', 'laminated').required()).required(),
     hardness: perhaps({ value: positive(), source }),
+    density: perhaps({ value: positive(), source }),
   }),
   method: exact({
     id: word('ca-thin-first').required(), name: name(), source,
@@ -38,16 +44,21 @@ const inputs = exact({
   }),
   shelf: exact({ abrasives: array(abrasive).max(200).required(), products: array(product).max(100).required() }),
   climate: exact({ celsius: number().required(), humidity: number().required() }),
-  wishes: exact({ tool: word('skew', 'round carbide', 'square carbide', 'gouge').required(), film: word('gloss', 'close').required() }),
+  wishes: exact({ tool: word('skew', 'round carbide', 'square carbide', 'gouge').required(), film: word('gloss', 'close').required(), ...sizing }),
+  blank: perhaps({
+    id: id(), name: name(), width: number().moreThan(0), height: number().moreThan(0), length: number().moreThan(0), damp: boolean().required(),
+    readings: array(exact({ at: string().required(), grams: number().moreThan(0), percent: number().min(0) })).max(500).required(),
+  }),
+  habits: perhaps({ perEnd: number().nullable(), kerf: number().nullable(), wander: number().nullable(), leastWall: number().nullable() }),
 })
 
 const base = {
   id: id(),
   phase: word('blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assemble').required(),
   barrels: array(barrelId).min(1).max(2).required(),
-  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'coat').required() }),
+  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'fill', 'coat').required() }),
 }
-const plain = ['cut', 'drill', 'square', 'turn', 'ends', 'assemble', 'check'] as const
+const plain = ['parts', 'cut', 'drill', 'dry', 'square', 'turn', 'ends', 'assemble', 'check'] as const
 const kind = (one: string) => mixed().oneOf([one]).required()
 
 const steps: Record<string, Schema> = {

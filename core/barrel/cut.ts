@@ -8,31 +8,64 @@ export interface CutWishes {
   kerf: Figure
 }
 
+/** One cut on the stick: where its kerf begins, in mm from the tip end of the stick. */
+export interface Cut {
+  at: number
+  /** `middle`: between the barrels of one pen, through the witness mark. `off`: parts the pen from what is left of the stick. */
+  what: 'middle' | 'off'
+}
+
 export interface Stick {
-  /** Cut length of each barrel, tip first. */
-  pieces: { barrel: BarrelId, length: Figure }[]
+  /** Cut length of each barrel, tip first, and where it begins on the stick, mm. */
+  pieces: { barrel: BarrelId, length: Figure, from: number }[]
   /** The stick that gives them all, kerf between them included. */
   total: Figure
+  /** The cuts in the order they are made: the pen off the stick first, so that its barrels stay one piece, and marked, until the last. */
+  cuts: Cut[]
+  /** Where the witness mark is drawn across, mm from the tip end: over the middle cut, or over the tip end of a single barrel. */
+  witness: number
+  kerf: number
 }
 
 const TRADE: Source = { mark: 'trade', note: 'common practice: 1.6 mm at each end at least' }
 const TEARS: Source = { mark: 'trade', note: 'common practice: 4 mm over in all for wood that tears' }
 const KERF: Source = { mark: 'model', note: 'a fine saw; measure your own' }
 
-/** Spare length and kerf as commonly used; more for wood that tears when drilled. */
-export const usualCut = (tears: boolean): CutWishes => ({
-  perEnd: tears ? given('spare at each end', 2, 'mm', TEARS) : given('spare at each end', 1.6, 'mm', TRADE),
-  kerf: given('saw kerf', 1.2, 'mm', KERF),
-})
+/** A turner's own ways of cutting, where they are not the usual ones; mm. */
+export interface CutHabits {
+  perEnd?: number | null
+  kerf?: number | null
+}
 
-/** The lengths to cut for one pen: each tube and its spare ends, and the one stick they are cut from. */
+/** Spare length and kerf: the turner's own, else as commonly used; more for wood that tears when drilled. */
+export function usualCut(tears: boolean, own: CutHabits = {}): CutWishes {
+  const usual = tears ? given('spare at each end', 2, 'mm', TEARS) : given('spare at each end', 1.6, 'mm', TRADE)
+  return {
+    perEnd: own.perEnd != null ? given('spare at each end', own.perEnd, 'mm') : usual,
+    kerf: own.kerf != null ? given('saw kerf', own.kerf, 'mm') : given('saw kerf', 1.2, 'mm', KERF),
+  }
+}
+
+/** The lengths to cut for one pen, the order of the cuts, and the one stick they come from: each tube and its spare ends, kerf between two pieces. */
 export function cutSticks(fitting: Fitting, wishes: CutWishes): Stick {
+  const kerf = wishes.kerf.value
+  let from = 0
   const pieces = fitting.barrels.map((barrel) => {
     const tube = given(`tube of the ${barrelNames[barrel.id]}`, barrel.tubeLength, 'mm', fitting.source)
     const length = worked(`cut length, ${barrelNames[barrel.id]}`, tube.value + 2 * wishes.perEnd.value, 'mm', 'tube + 2 × spare', [tube, wishes.perEnd])
-    return { barrel: barrel.id, length }
+    const piece = { barrel: barrel.id, length, from }
+    from += length.value + kerf
+    return piece
   })
-  const sum = pieces.reduce((mm, piece) => mm + piece.length.value, 0) + (pieces.length - 1) * wishes.kerf.value
+  const sum = from - kerf
   const total = worked('stick for the pen', sum, 'mm', 'pieces + kerf between them', [...pieces.map(piece => piece.length), wishes.kerf])
-  return { pieces, total }
+  const middles = pieces.slice(0, -1).map((piece): Cut => ({ at: piece.from + piece.length.value, what: 'middle' }))
+  return { pieces, total, cuts: [{ at: sum, what: 'off' }, ...middles], witness: middles.length ? middles[0]!.at + kerf / 2 : 0, kerf }
+}
+
+/** How many pens a stick of this length gives, and what it leaves over, mm. The last cut needs no kerf when it ends the stick. */
+export function stickGives(stick: Stick, lengthMm: number): { pens: number, over: number } {
+  const each = stick.total.value + stick.kerf
+  const pens = Math.max(0, Math.floor((lengthMm + stick.kerf) / each + 1e-9))
+  return { pens, over: Math.max(0, lengthMm - pens * each) }
 }

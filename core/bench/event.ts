@@ -1,5 +1,6 @@
 import type { BarrelId } from '../barrel'
-import type { Defect } from '../defects'
+import type { Defect, RepairWay } from '../defects'
+import type { DiameterReading } from '../plan'
 
 /** What can be entered at the bench, with what belongs to it. Steps and entries are named by their ids. */
 export type Entry
@@ -10,6 +11,12 @@ export type Entry
   /** A step is left out. */
     | { kind: 'skip', payload: { step: string } }
     | { kind: 'defect', payload: Omit<Defect, 'id'> & { step: string | null } }
+  /** Something looked at in a step of the preparation. */
+    | { kind: 'check', payload: { step: string, check: string, answer: 'yes' | 'no' } }
+  /** A diameter at a place of a barrel, mm, during a step. */
+    | { kind: 'measure', payload: DiameterReading }
+  /** The way chosen to mend a defect before the ladder; `step` is the one under way. */
+    | { kind: 'repair', payload: { defect: string, way: RepairWay, step: string | null } }
   /** A noted defect is mended, or left as it is. */
     | { kind: 'settle', payload: { defect: string, how: 'mended' | 'left' } }
   /** Takes entries back; taking back an undo puts them in force again. */

@@ -51,7 +51,7 @@ describe('the summary of a pen', () => {
     expect(of(begin, ...all)).toMatchObject({ next: null, wait: null, handsOnLeft: 0 })
   })
   it('names what is next and until when it waits', () => {
-    expect(of(begin, ...plan.steps.slice(0, 3).map((step, index) => done(index, index + 10, step.id)))).toMatchObject({ next: { step: 'square', title: 'Square the ends' }, wait: { words: 'tube glue sets' } })
+    expect(of(begin, ...plan.steps.slice(0, 4).map((step, index) => done(index, index + 10, step.id)))).toMatchObject({ next: { step: 'square', title: 'Square the ends' }, wait: { words: 'tube glue sets' } })
   })
   it('counts hands-on time down to what is left', () => {
     expect(of().handsOnLeft).toBeCloseTo(trace(plan).handsOn.value, 6)

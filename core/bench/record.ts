@@ -28,6 +28,11 @@ export interface PenRecord {
   handsOn: number
   coats: BenchState['coats']
   defects: BenchState['defects']
+  measured: BenchState['measured']
+  /** What was looked at in a step and how it was answered. */
+  checks: { step: string, check: string, answer: 'yes' | 'no' }[]
+  /** The plan as it was worked, repairs included. */
+  plan: Plan
   began: string | null
   ended: string | null
 }
@@ -36,16 +41,17 @@ export interface PenRecord {
 const PAUSE = { times: 5, over: 600 }
 
 /** The record of one pen: each step with its time, the waits kept or cut short, coats, defects and the hands-on time in all. */
-export function record(plan: Plan, events: Iterable<BenchEvent>): PenRecord {
+export function record(planned: Plan, events: Iterable<BenchEvent>): PenRecord {
   const log = inOrder(events)
-  const state = replay(plan, log)
+  const state = replay(planned, log)
+  const { plan } = state
   const holding = inForce(log)
   // Noting and mending a defect counts to the step that is under way, so only steps part the time.
   const marks = log.filter(event => holding.has(event.id) && ['begin', 'done', 'skip'].includes(event.kind)).map(event => event.at)
-  const planned = trace(plan, leftOut(state.steps)).steps
+  const traced = trace(plan, leftOut(state.steps)).steps
 
   const rows = state.steps.map((one, index): RecordRow => {
-    const expected = planned[index]!.handsOn.value
+    const expected = traced[index]!.handsOn.value
     const wait = one.status === 'done' ? waitOf(plan, one.step, state.steps) : undefined
     const row = { step: one.step, status: one.status, at: one.at ?? null, planned: expected }
     if (one.status !== 'done') return { ...row, handsOn: null, timing: null, wait: null }
@@ -60,6 +66,9 @@ export function record(plan: Plan, events: Iterable<BenchEvent>): PenRecord {
     handsOn: rows.reduce((sum, row) => sum + (row.handsOn ?? 0), 0),
     coats: state.coats,
     defects: state.defects,
+    measured: state.measured,
+    checks: [...state.checks].map(([key, answer]) => ({ step: key.slice(0, key.lastIndexOf(' ')), check: key.slice(key.lastIndexOf(' ') + 1), answer })),
+    plan,
     began: marks[0] ?? null,
     ended: state.finished ? state.steps.reduce((last, one) => one.at! > last ? one.at! : last, '') : null,
   }

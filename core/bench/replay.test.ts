@@ -41,7 +41,7 @@ it('an entry and its undo leave everything as it was, but for the log (property)
 
 describe('a pen at the bench', () => {
   it('has not begun without entries, and names its first step', () => {
-    expect(replay(plan, [])).toMatchObject({ begun: false, finished: false, next: { id: 'cut' }, waits: [], takeBack: [], putBack: null })
+    expect(replay(plan, [])).toMatchObject({ begun: false, finished: false, next: { id: 'parts' }, waits: [], takeBack: [], putBack: null })
   })
 
   it('counts coats, and the same coat from two devices once', () => {
@@ -82,7 +82,7 @@ describe('a pen at the bench', () => {
 
 describe('undo', () => {
   const done = eventAt(0, 1, { kind: 'done', payload: { step: 'cut' } })
-  const status = (...log: BenchEvent[]) => replay(plan, log).steps[0]!.status
+  const status = (...log: BenchEvent[]) => replay(plan, log).steps[at('cut')]!.status
 
   it('takes an entry back; undoing the undo puts it in force; and so on', () => {
     expect(status(done)).toBe('done')

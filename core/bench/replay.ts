@@ -1,5 +1,5 @@
-import type { Defect } from '../defects'
-import { coatCount, stepWait, type Plan, type Step, type WaitPurpose } from '../plan'
+import type { Defect, RepairWay } from '../defects'
+import { coatCount, endOfRepair, stepWait, withRepairs, type ChosenRepair, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
 import type { Figure } from '../figures'
 import { inOrder, type BenchEvent, type EventOf } from './event'
 import { inForce } from './undo'
@@ -27,8 +27,13 @@ export interface DefectState extends Defect {
   at: string
   /** The step under way when it was found. */
   step: string | null
+  /** The way chosen to mend it before the ladder. */
+  repair?: RepairWay
   settled?: { how: 'mended' | 'left', at: string }
 }
+
+/** A diameter that was measured, and when. */
+export type MeasuredDiameter = DiameterReading & { id: string, at: string }
 
 /** One row of the log as the bench shows it. */
 export interface LogEntry {
@@ -41,6 +46,8 @@ export interface LogEntry {
 
 /** Everything the bench shows of one pen; follows from the plan and the log alone. */
 export interface BenchState {
+  /** The plan with the repairs that were chosen at the bench. */
+  plan: Plan
   steps: StepState[]
   begun: boolean
   finished: boolean
@@ -50,6 +57,9 @@ export interface BenchState {
   waits: RunningWait[]
   coats: { on: number, planned: number }
   defects: DefectState[]
+  /** What was looked at, by step and check; the last answer counts. */
+  checks: Map<string, 'yes' | 'no'>
+  measured: MeasuredDiameter[]
   /** Entries of steps that this version of the plan no longer has. */
   offPlan: BenchEvent[]
   /** What “take back” would take back: the latest entry in force with its repetitions. Empty when there is none. */
@@ -60,10 +70,11 @@ export interface BenchState {
 }
 
 /** The state of one pen from its plan and its log. Any order and any repetition of the same events gives the same state. */
-export function replay(plan: Plan, events: Iterable<BenchEvent>): BenchState {
+export function replay(planned: Plan, events: Iterable<BenchEvent>): BenchState {
   const ordered = inOrder(events)
   const holding = inForce(ordered)
   const held = ordered.filter(event => holding.has(event.id))
+  const plan = withRepairs(planned, chosenRepairs(held))
 
   const settledBy = firstByStep(held)
   const steps = plan.steps.map((step): StepState => {
@@ -71,18 +82,21 @@ export function replay(plan: Plan, events: Iterable<BenchEvent>): BenchState {
     return entry ? { step, status: entry.kind === 'done' ? 'done' : 'skipped', at: entry.at, entry: entry.id } : { step, status: 'open' }
   })
   const next = steps.find(state => state.status === 'open')?.step ?? null
-  const planned = new Set(plan.steps.map(step => step.id))
+  const known = new Set(plan.steps.map(step => step.id))
   const latest = held.at(-1)
 
   return {
+    plan,
     steps,
     begun: held.some(event => event.kind !== 'undo'),
     finished: next === null && steps.length > 0,
     next,
     waits: runningWaits(plan, steps),
     coats: { on: steps.filter(({ step, status }) => step.kind === 'coat' && status === 'done').length, planned: coatCount(plan) },
-    defects: defectStates(held),
-    offPlan: held.filter(event => isStepEntry(event) && !planned.has(event.payload.step)),
+    defects: defectStates(held, plan, steps),
+    checks: new Map(held.flatMap(event => event.kind === 'check' ? [[checkKey(event.payload.step, event.payload.check), event.payload.answer]] : [])),
+    measured: held.flatMap(event => event.kind === 'measure' ? [{ ...event.payload, id: event.id, at: event.at }] : []),
+    offPlan: held.filter(event => isStepEntry(event) && !known.has(event.payload.step)),
     takeBack: lastEntry(held),
     putBack: latest?.kind === 'undo' ? latest.id : null,
     log: ordered.map(event => ({ event, inForce: holding.has(event.id), repeated: isSettling(event) && settledBy.get(event.payload.step)?.id !== event.id && holding.has(event.id) })),
@@ -120,12 +134,34 @@ export function waitOf(plan: Plan, step: Step, steps: readonly StepState[]): Run
 export const leftOut = (steps: readonly StepState[]): Set<string> =>
   new Set(steps.filter(state => state.status === 'skipped').map(state => state.step.id))
 
-function defectStates(held: readonly BenchEvent[]): DefectState[] {
+/** The key of an answer in `checks`. */
+export const checkKey = (step: string, check: string): string => `${step} ${check}`
+
+/** The repairs in force, the last choice for each defect. */
+function chosenRepairs(held: readonly BenchEvent[]): ChosenRepair[] {
+  const defects = new Map(held.flatMap(event => event.kind === 'defect' ? [[event.id, event.payload] as const] : []))
+  const last = new Map<string, EventOf<'repair'>>()
+  for (const event of held) if (event.kind === 'repair') last.set(event.payload.defect, event)
+  return [...last.values()].flatMap(({ payload: { defect, way, step } }): ChosenRepair[] => {
+    const found = defects.get(defect)
+    return found ? [{ defect, way, step, kind: found.kind, barrel: found.barrel, fromTip: found.fromTip, size: found.size }] : []
+  })
+}
+
+function defectStates(held: readonly BenchEvent[], plan: Plan, steps: readonly StepState[]): DefectState[] {
   const settled = new Map<string, EventOf<'settle'>>()
   for (const event of held) if (event.kind === 'settle') settled.set(event.payload.defect, event)
-  return held.filter((event): event is EventOf<'defect'> => event.kind === 'defect').map(({ id, at, payload }) => {
+  const ways = new Map(chosenRepairs(held).map(repair => [repair.defect, repair.way]))
+  return held.filter((event): event is EventOf<'defect'> => event.kind === 'defect').map(({ id, at, payload }): DefectState => {
     const end = settled.get(id)
-    return { id, at, ...payload, ...(end ? { settled: { how: end.payload.how, at: end.at } } : {}) }
+    const last = endOfRepair(plan, id)
+    const mended = last && steps.find(one => one.step.id === last.id && one.status === 'done')
+    const way = ways.get(id)
+    return {
+      id, at, ...payload,
+      ...(way ? { repair: way } : {}),
+      ...(end ? { settled: { how: end.payload.how, at: end.at } } : mended ? { settled: { how: 'mended' as const, at: mended.at! } } : {}),
+    }
   })
 }
 

@@ -25,8 +25,9 @@ export interface PenSummary {
 }
 
 /** The summary of one pen, in the turner's units. */
-export function summarise(plan: Plan, events: readonly BenchEvent[], units: UnitWords): PenSummary {
-  const state = replay(plan, events)
+export function summarise(planned: Plan, events: readonly BenchEvent[], units: UnitWords): PenSummary {
+  const state = replay(planned, events)
+  const { plan } = state
   const traced = trace(plan, leftOut(state.steps))
   const next = traced.steps.find(one => one.step.id === state.next?.id)
   const wait = state.waits.find(one => one.before === state.next?.id)

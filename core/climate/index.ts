@@ -1,2 +1,3 @@
 export * from './air'
 export * from './wait'
+export * from './moisture'

@@ -1,1 +1,2 @@
 export * from './defect'
+export * from './repairs'

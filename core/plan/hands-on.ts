@@ -6,11 +6,14 @@ import type { Step, StepKind } from './plan'
  * two-barrel pen takes about half an hour [trade]; the log corrects them.
  */
 const SECONDS: Partial<Record<StepKind, { each: number, per: 'barrel' | 'pen' }>> = {
+  parts: { each: 30, per: 'pen' },
   cut: { each: 60, per: 'barrel' },
   drill: { each: 90, per: 'barrel' },
   tube: { each: 60, per: 'barrel' },
   square: { each: 60, per: 'barrel' },
   turn: { each: 240, per: 'barrel' },
+  fill: { each: 60, per: 'barrel' },
+  flush: { each: 60, per: 'barrel' },
   harden: { each: 20, per: 'barrel' },
   clean: { each: 30, per: 'pen' },
   coat: { each: 15, per: 'pen' },

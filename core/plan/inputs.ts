@@ -1,8 +1,9 @@
 import type { AbrasiveMark } from '../abrasives'
-import type { Fitting } from '../barrel'
+import type { BarrelId, CutHabits, End, Fitting, Shape } from '../barrel'
 import type { Climate, SetsBy } from '../climate'
 import type { Source } from '../figures'
 import type { Applicator, FilmBuild } from '../film'
+import type { Blank } from './blank'
 
 /** Classes of blank that change how it is sanded and finished; a wood or resin belongs to one or more. */
 export type MaterialClass
@@ -15,6 +16,8 @@ export interface Material {
   classes: readonly MaterialClass[]
   /** Side hardness (Janka), N; absent when nobody knows it. */
   hardness?: { value: number, source: Source }
+  /** Density at workshop moisture, kg/m³; absent when nobody knows it. */
+  density?: { value: number, source: Source }
   /** Colour for the drawings. */
   colour: string
   source: Source
@@ -78,9 +81,27 @@ export type ToolId = 'skew' | 'round carbide' | 'square carbide' | 'gouge'
 /** How much film is wanted over the wood. */
 export type FilmWish = 'gloss' | 'close'
 
-export interface Wishes {
+/** What the tubes are glued with: what suits what is on the shelf, or as the turner rather has it. */
+export type GlueWish = 'by the shelf' | 'epoxy' | 'CA with accelerator' | 'CA overnight'
+
+/** How a pen is sized where the turner says so. */
+export interface Sizing {
+  /** Outlines of the barrels; a slight belly where none is said. */
+  shapes?: Partial<Record<BarrelId, Shape>>
+  /** Ends that the turner rather turns to a diameter (mm) of their own. */
+  ends?: readonly { barrel: BarrelId, end: End, diameter: number }[]
+  glue?: GlueWish
+}
+
+export interface Wishes extends Sizing {
   tool: ToolId
   film: FilmWish
+}
+
+/** A turner's own ways where they are not the usual ones: spare wood and kerf, how far bits wander (part of the depth), least wall over the tube (mm). */
+export interface Habits extends CutHabits {
+  wander?: number | null
+  leastWall?: number | null
 }
 
 /** All that a plan is made from. It stays in the plan, so that every saved version explains itself. */
@@ -91,4 +112,6 @@ export interface PlanInputs {
   shelf: Shelf
   climate: Climate
   wishes: Wishes
+  blank?: Blank
+  habits?: Habits
 }

@@ -1,4 +1,4 @@
-import type { PlanInputs, ShelfAbrasive } from './inputs'
+import type { PlanInputs, Product, ShelfAbrasive } from './inputs'
 import { passOf, shelfLadder } from './ladder'
 import { caFilmSteps, productFor } from './methods/ca-film'
 import type { CleanHow, Plan } from './plan'
@@ -14,9 +14,6 @@ export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
   const barrels = inputs.fitting.barrels.map(barrel => barrel.id)
   const step = <const T extends object>(one: T) => ({ ...one, barrels })
 
-  const epoxy = productFor(inputs, 'tube epoxy')
-  const tubeCa = productFor(inputs, 'medium CA') ?? productFor(inputs, 'thin CA')
-  const quick = Boolean(productFor(inputs, 'accelerator'))
   const thin = productFor(inputs, 'thin CA')
   const harden = isSoft(inputs.material) && thin ? [step({ id: 'harden', phase: 'sand', kind: 'harden', product: thin })] : []
   const ladder = woodLadder(inputs, goesOn).map((abrasive, index) => step({
@@ -28,9 +25,11 @@ export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
     form: 1,
     inputs,
     steps: [
+      step({ id: 'parts', phase: 'blank', kind: 'parts' }),
       step({ id: 'cut', phase: 'blank', kind: 'cut' }),
       step({ id: 'drill', phase: 'blank', kind: 'drill' }),
-      step({ id: 'tube', phase: 'blank', kind: 'tube', product: epoxy ?? tubeCa ?? null, accelerated: !epoxy && quick }),
+      ...(mustDry(inputs) ? [step({ id: 'dry', phase: 'blank', kind: 'dry' } as const)] : []),
+      step({ id: 'tube', phase: 'blank', kind: 'tube', ...tubeGlueFor(inputs) }),
       step({ id: 'square', phase: 'blank', kind: 'square', gate: { purpose: 'square', since: 'tube' } }),
       step({ id: 'turn', phase: 'turn', kind: 'turn' }),
       ...harden,
@@ -42,6 +41,19 @@ export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
       step({ id: 'check', phase: 'assemble', kind: 'check', gate: { purpose: 'hand over', since: 'coat' } }),
     ],
   }
+}
+
+/** A blank that came in damp, or is being weighed, is dried before its tube goes in; resin never. */
+const mustDry = ({ blank, material }: PlanInputs): boolean => Boolean(blank && !isResin(material) && (blank.damp || blank.readings.length))
+
+/** What the tubes are glued with: as wished where the shelf has it, else epoxy, else CA with accelerator if there is some. */
+export function tubeGlueFor(inputs: PlanInputs): { product: Product | null, accelerated: boolean } {
+  const epoxy = productFor(inputs, 'tube epoxy')
+  const ca = productFor(inputs, 'medium CA') ?? productFor(inputs, 'thin CA')
+  const quick = Boolean(productFor(inputs, 'accelerator'))
+  const wish = inputs.wishes.glue ?? 'by the shelf'
+  if (ca && (wish === 'CA overnight' || (wish === 'CA with accelerator' && quick))) return { product: ca, accelerated: wish === 'CA with accelerator' }
+  return { product: epoxy ?? ca ?? null, accelerated: !epoxy && quick }
 }
 
 /** Tool marks are a guess and vary: the first grit must be able to take out this many times their depth with one piece [model]. */

@@ -1,4 +1,5 @@
 import type { BarrelId } from '../barrel'
+import type { RepairOf } from '../defects'
 import type { PlanInputs, Product, ShelfAbrasive, WaitPurpose } from './inputs'
 
 /** The order of the work; a step never comes before one of an earlier phase. */
@@ -8,7 +9,7 @@ export type Phase = typeof phases[number]
 /** A wait that must be over before a step: for what, counted from the nearest step of that kind before it. */
 export interface Gate {
   purpose: WaitPurpose
-  since: 'tube' | 'harden' | 'coat'
+  since: 'tube' | 'harden' | 'fill' | 'coat'
 }
 
 interface StepBase {
@@ -17,14 +18,18 @@ interface StepBase {
   phase: Phase
   barrels: readonly BarrelId[]
   gate?: Gate
+  /** Of a step that is done again on a new blank: the defect that the first one had. */
+  again?: string
 }
 
 export type CleanHow = 'blow' | 'alcohol' | 'rinse'
 
 /** One step of a plan: what is to be done, and nothing that can be worked out from the rest. */
 export type Step = StepBase & (
-  | { kind: 'cut' | 'drill' | 'square' | 'turn' | 'ends' | 'assemble' | 'check' }
+  | { kind: 'parts' | 'cut' | 'drill' | 'dry' | 'square' | 'turn' | 'ends' | 'assemble' | 'check' }
   | { kind: 'tube', product: Product | null, accelerated: boolean }
+  | { kind: 'fill', product: Product, accelerated: boolean, repair: RepairOf }
+  | { kind: 'flush', repair: RepairOf }
   | { kind: 'harden', product: Product }
   | { kind: 'sand', abrasive: ShelfAbrasive }
   | { kind: 'clean', how: CleanHow }

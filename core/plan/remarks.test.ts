@@ -37,7 +37,7 @@ it('puts what falls short before what is good to know', () => {
 
 it('says when the wall over the tube gets thin', () => {
   const thin = { ...inputs('apple', 'click-8').fitting, barrels: [{ id: 'only' as const, tubeLength: 60, tubeOuter: 9.6, tipEnd: 10.1, clipEnd: 11.4 }] }
-  expect(says(of({ fitting: thin }))).toMatch(/Only 0\.2\d mm of wall is left over the tube at the tip end/)
+  expect(says(of({ fitting: thin }))).toMatch(/Only 0\.2\d mm of wall is left over the tube of the barrel, its tip end; 0\.40 mm is wanted/)
 })
 
 it('says when a jump had to be lifted, and between which', () => {

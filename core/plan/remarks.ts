@@ -1,5 +1,8 @@
+import { barrelNames, meeting } from '../barrel'
 import { BLOOM_HUMIDITY } from '../climate'
 import { deepest } from '../sanding'
+import { unitWords, type UnitWords } from '../units'
+import { blankFaults } from './blank'
 import { productFor } from './methods/ca-film'
 import type { Plan } from './plan'
 import { filmHides, glossForgives, leastFilm } from './targets'
@@ -13,12 +16,9 @@ export interface Remark {
   remedy: string
 }
 
-/** Thinnest wood over the brass that is left without a word, mm [model]. */
-const LEAST_WALL = 0.4
-
 /** What is missing, what falls short and what the material asks for, gaps first. */
-export function remarks(plan: Plan, traced: PlanTrace): Remark[] {
-  return [...shelfGaps(plan), ...surfaceGaps(plan, traced), ...materialNotes(plan)]
+export function remarks(plan: Plan, traced: PlanTrace, units: UnitWords = unitWords('metric')): Remark[] {
+  return [...shelfGaps(plan), ...surfaceGaps(plan, traced), ...sizeGaps(plan, traced, units), ...materialNotes(plan)]
     .sort((a, b) => Number(a.weight === 'note') - Number(b.weight === 'note'))
 }
 
@@ -52,10 +52,30 @@ function surfaceGaps(plan: Plan, traced: PlanTrace): Remark[] {
   if (lifted?.grit?.jump) {
     found.push({ weight: 'note', says: `From ${lifted.grit.grain.label.replace('grain of ', '')} back to the grit before it is a jump of ${lifted.grit.jump.toFixed(1)}.`, remedy: 'A grit between them on the shelf would be quicker and surer.' })
   }
-  const thin = traced.ends.find(end => end.wall.value < LEAST_WALL)
-  if (thin) {
-    found.push({ weight: 'gap', says: `Only ${thin.wall.value.toFixed(2)} mm of wall is left over the tube at the ${thin.end} end.`, remedy: 'Choose a fitting with more metal there, or a thinner film.' })
+  return found
+}
+
+/** Walls that get too thin and where, ends that will not be flush, tubes that do not suit their bore, and what the blank is too small for. */
+function sizeGaps({ inputs }: Plan, { size, ends, ...rest }: PlanTrace, units: UnitWords): Remark[] {
+  const found: Remark[] = []
+  for (const { barrel, wall, glue } of size.barrels) {
+    const name = barrelNames[barrel.id]
+    if (wall.wall.value < size.leastWall.value) {
+      const where = wall.at <= 0 ? 'its tip end' : wall.at >= barrel.tubeLength ? 'its clip end' : `${units.length(wall.at, 0)} from its tip end`
+      found.push({
+        weight: 'gap',
+        says: wall.wall.value > 0 ? `Only ${units.length(wall.wall.value)} of wall is left over the tube of the ${name}, ${where}; ${units.length(size.leastWall.value)} is wanted.` : `No wall is left over the tube of the ${name}, ${where}.`,
+        remedy: wall.at <= 0 || wall.at >= barrel.tubeLength ? 'Choose a fitting with more metal there, or a thinner film.' : 'Choose a fuller shape.',
+      })
+    }
+    if (glue.fit === 'loose') found.push({ weight: 'note', says: `The tube of the ${name} has ${units.length(glue.play.value)} of play in its bore.`, remedy: 'CA does not bridge that: glue it with epoxy.' })
+    if (glue.fit === 'tight') found.push({ weight: 'note', says: `The tube of the ${name} has ${units.length(glue.play.value)} of play in its bore.`, remedy: 'It may seize half way: try it dry, and ream the bore.' })
   }
+  for (const end of ends) {
+    const meets = meeting(end.over)
+    if (meets !== 'flush') found.push({ weight: 'note', says: `Turned to your own ${units.length(end.own!)}, the ${end.end} end of the ${barrelNames[end.barrel]} ends ${units.length(Math.abs(end.over))} ${meets}.`, remedy: `${units.length(end.diameter.value)} would end flush.` })
+  }
+  for (const fault of inputs.blank ? blankFaults(inputs.blank, { size, ends, ...rest }, mm => units.length(mm, 1)) : []) found.push({ weight: 'gap', says: fault.says, remedy: fault.remedy })
   return found
 }
 

@@ -1,5 +1,5 @@
 import { abrasiveName, grainFigure } from '../abrasives'
-import { cutSticks, turnedEnds, usualCut, type Stick, type TurnedEnd } from '../barrel'
+import { cutSticks, usualCut, type Stick } from '../barrel'
 import { waitIn } from '../climate'
 import { given, worked, type Figure } from '../figures'
 import { filmStep, noFilm, thinnest, type Film } from '../film'
@@ -8,6 +8,7 @@ import { handsOnBase } from './hands-on'
 import type { PlanInputs, ShelfAbrasive } from './inputs'
 import { meanDiameter, passOf } from './ladder'
 import { coatAsFilm } from './methods/ca-film'
+import { endsOf, sizeOf, type Sized, type SizedEnd } from './size'
 import { gateSince, type Plan, type Step } from './plan'
 import { gritOverhead } from './targets'
 import { mediumOf, tears, toolMarks } from './traits'
@@ -40,7 +41,9 @@ export interface StepTrace {
 export interface PlanTrace {
   steps: StepTrace[]
   stick: Stick
-  ends: TurnedEnd[]
+  /** Every barrel’s outline, walls, section, drilling and glue; and its ends from the tip to the clip. */
+  size: Sized
+  ends: SizedEnd[]
   /** Depth that sanding takes off the bare blank, µm. */
   sandingTakes: Figure
   /** Mean film once polished, and what is there at the thinnest place with 95 % certainty, µm. */
@@ -79,10 +82,15 @@ export function trace(plan: Plan, leftOut: ReadonlySet<string> = new Set()): Pla
   const filmThinnest = worked('film left at the thinnest', thinnest(stage.film), 'µm', 'mean − 1.645 × spread from coat to coat', [
     filmLeft, given('spread (standard deviation)', stage.film.sd, 'µm', { mark: 'model', note: '20 % of each coat, in quadrature' })])
 
+  const cut = usualCut(tears(inputs.material), inputs.habits)
+  const stick = cutSticks(inputs.fitting, cut)
+  const size = sizeOf(inputs, stick, cut, sandingTakes, filmLeft)
+
   return {
     steps,
-    stick: cutSticks(inputs.fitting, usualCut(tears(inputs.material))),
-    ends: turnedEnds(inputs.fitting, sandingTakes, filmLeft),
+    stick,
+    size,
+    ends: endsOf(size),
     sandingTakes,
     filmLeft,
     filmThinnest,

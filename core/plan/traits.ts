@@ -21,6 +21,13 @@ export function mediumOf(material: Material): Medium {
   return { kind: 'wood', hardness }
 }
 
+/** Density of the blank, kg/m³; an unknown wood counts as 700, resin as 1200. */
+export function density(material: Material): Figure {
+  if (material.density) return given(`density of ${material.name.toLowerCase()}`, material.density.value, 'kg/m³', material.density.source)
+  const [value, what] = isResin(material) ? [1200, 'cast resin'] : [700, 'turning woods']
+  return given('density', value, 'kg/m³', { mark: 'model', note: `not known: taken as the middle of ${what}` })
+}
+
 /** Part of a soaking coat that stays on top: pores drink, resin does not. */
 export function soakOnTop(material: Material): Figure {
   const source = { mark: 'model' as const, note: 'starting value' }

@@ -1,5 +1,7 @@
 import { abrasiveName, grainSize } from '../abrasives'
 import type { UnitWords } from '../units'
+import { barrelNames } from '../barrel'
+import type { RepairWay } from '../defects'
 import type { WaitPurpose } from './inputs'
 import { coatCount, type CleanHow, type Plan, type Step } from './plan'
 import type { PlanTrace, StepTrace } from './trace'
@@ -40,27 +42,35 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
   const { step } = traced
   const { fitting, material, method } = plan.inputs
   switch (step.kind) {
-    case 'cut': return {
+    case 'parts': return { title: 'Check the parts', done: 'All there', how: `${fitting.name}: every part, its bushings, its bit`, why: 'What is missing now stops the pen at the press' }
+    case 'cut': return again(step, {
       title: 'Cut', done: 'Cut',
-      how: `${whole.stick.pieces.map(piece => units.length(piece.length.value, 1)).join(' and ')} from a stick of ${units.length(whole.stick.total.value, 1)}`,
+      how: `${pieces(step, whole).map(piece => units.length(piece.length.value, 1)).join(' and ')} from a stick of ${units.length(stickFor(step, whole), 1)}`,
       why: 'Draw the witness mark across the cut first, so that the grain runs on',
-    }
-    case 'drill': return {
-      title: `Drill ${units.length(fitting.bit, 1)}`, done: 'Drilled',
-      how: `400 to 500 rev/min, ${units.length(12, 0)} at a time, then clear the bit`,
+    })
+    case 'drill': return again(step, {
+      title: `Drill ${[...new Set(drills(step, whole).map(one => units.length(one.bit.value, 1)))].join(' and ')}`, done: 'Drilled',
+      how: drillHow(step, whole, units),
       why: fitting.barrels.length > 1 ? 'From the middle cut outwards: there the bit has wandered least' : 'A packed bit heats, wanders and splits the blank',
-    }
-    case 'tube': return {
+    })
+    case 'dry': return { title: 'Dry', done: 'Dry enough', how: 'Leave it in the shop and weigh it, until it is within two points', why: 'A blank that shrinks on its tube cracks its finish' }
+    case 'tube': return again(step, {
       title: 'Glue the tube', done: 'Tube is in',
       how: `${step.product?.name ?? 'Glue'} all over the scuffed brass, twist it in, a hair below the end`,
       why: 'A dry patch lets the blank shatter later',
+    })
+    case 'fill': return {
+      title: `Fill: ${step.repair.way}`, done: 'Filled',
+      how: `${barrelNames[step.repair.barrel]}, ${units.length(step.repair.fromTip, 1)} from its tip end, ${units.length(step.repair.size, 1)} across: ${FILL[step.repair.way]}`,
+      why: step.accelerated ? 'Then a light mist of accelerator from 30\u00A0cm' : 'No accelerator: let it set by itself',
     }
-    case 'square': return { title: 'Square the ends', done: 'Bright brass', how: 'Trim to the brass and stop; clear glue from the bore', why: 'Bright brass all round shows the end is square' }
-    case 'turn': return {
+    case 'flush': return { title: 'Turn the fill flush', done: 'Flush', how: 'Light cuts over the fill, then look under a raking light', why: 'Before the ladder a second fill costs nothing' }
+    case 'square': return again(step, { title: 'Square the ends', done: 'Bright brass', how: 'Trim to the brass and stop; clear glue from the bore', why: 'Bright brass all round shows the end is square' })
+    case 'turn': return again(step, {
       title: 'Turn to size', done: 'At size',
-      how: whole.ends.map(end => units.length(end.diameter.value)).join(' · '),
+      how: whole.ends.filter(end => step.barrels.includes(end.barrel)).map(end => units.length(end.own ?? end.diameter.value)).join(' · '),
       why: `${plan.inputs.wishes.tool}; ${proudWords(whole, units)}`,
-    }
+    })
     case 'harden': return { title: `${step.product.name} to harden`, done: 'Soaked in', how: 'Let thin CA soak in all over; no accelerator', why: 'Soft wood tears and dents under the paper' }
     case 'sand': return {
       title: abrasiveName(step.abrasive), done: 'Scratches gone',
@@ -88,6 +98,31 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
     case 'assemble': return { title: 'Assemble', done: 'Pressed', how: 'Tip first; the mechanism to just short of its ring, try the refill, then a little more', why: 'Too far cannot be undone' }
     case 'check': return { title: 'Check and hand over', done: 'Handed over', how: 'Flush at every joint, refill out and back, no scratch, clip tight', why: `${material.name} leaves the shop with its film fully cured` }
   }
+}
+
+const FILL: Record<RepairWay, string> = {
+  'turn it out': '', 'new blank': '',
+  'thin CA': 'a drop at a time, until it stands a little over',
+  'shavings and CA': 'pack its own fine shavings in, a drop of CA, a little over the surface',
+  'clear CA': 'drop by drop, no bubbles, a little over the surface',
+}
+
+/** Words of a step that is done again on a new blank. */
+const again = (step: Step, words: StepWords): StepWords => step.again ? { ...words, title: `${words.title} again`, how: `${barrelNames[step.barrels[0]!]}: ${words.how}` } : words
+
+const pieces = (step: Step, whole: PlanTrace) => whole.stick.pieces.filter(piece => step.barrels.includes(piece.barrel))
+const drills = (step: Step, whole: PlanTrace) => whole.size.barrels.filter(one => step.barrels.includes(one.barrel.id)).map(one => one.drilling)
+
+/** The stick for the barrels of this step: for one of two it is its own piece. */
+const stickFor = (step: Step, whole: PlanTrace): number =>
+  step.barrels.length === whole.stick.pieces.length ? whole.stick.total.value : pieces(step, whole).reduce((sum, piece) => sum + piece.length.value, 0)
+
+function drillHow(step: Step, whole: PlanTrace, units: UnitWords): string {
+  const each = drills(step, whole)
+  const first = each[0]!
+  const speeds = [...new Set(each.map(one => `${one.slow.value.toFixed(0)} to ${one.fast.value.toFixed(0)}`))].join(', then ')
+  const bites = [...new Set(each.map(one => one.bites))].join(' and ')
+  return `${speeds} rev/min, ${bites} bites of ${units.length(first.bite.value, 0)}, clear the bit after each`
 }
 
 /** How a coat stands among the others: “coat 6 of 8”. */

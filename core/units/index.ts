@@ -1,5 +1,6 @@
 export * from './error'
 export * from './length'
 export * from './measure'
+export * from './quantity'
 export * from './span'
 export * from './system'

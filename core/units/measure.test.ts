@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { fromFahrenheit, fromFeetPerMinute, fromPoundsForce, toFahrenheit, toFeetPerMinute, toPoundsForce } from './measure'
+import { fromFahrenheit, fromFeetPerMinute, fromOunces, fromPoundsForce, toFahrenheit, toFeetPerMinute, toOunces, toPoundsForce } from './measure'
 import { unitWords } from './system'
 
 const value = fc.double({ min: -1000, max: 1e6, noNaN: true })
@@ -17,6 +17,7 @@ it.each([
   ['temperature', toFahrenheit, fromFahrenheit],
   ['speed', toFeetPerMinute, fromFeetPerMinute],
   ['force', toPoundsForce, fromPoundsForce],
+  ['mass', toOunces, fromOunces],
 ])('%s comes back the same (property)', (_, there, back) => {
   fc.assert(fc.property(value, x => Math.abs(back(there(x)) - x) <= 1e-9 * Math.max(1, Math.abs(x))))
 })

@@ -1,11 +1,14 @@
 import { randomUUID } from 'node:crypto'
+import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { replay } from '../../core/bench'
-import { makePlan, revisePlan, type Plan, type PlanInputs } from '../../core/plan'
-import { fittings, materials, methods } from '../../reference'
+import { makePlan, revisePlan, type Plan, type PlanInputs, type Sizing } from '../../core/plan'
+import { materialOf, materials, methods } from '../../reference'
 import { asPlan, type NewPen, type PenChange } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
+import { asPlanBlank, readBlank } from './blanks'
 import { eventsOf } from './events'
+import { readFitting } from './fittings'
 import { readShelf } from './shelf'
 import { readWorkshop } from './workshop'
 
@@ -21,6 +24,9 @@ export interface Pen {
   method: string
   tool: NewPen['tool']
   film: NewPen['film']
+  /** The blank of the shelf it is cut from, if it is. */
+  blank: string | null
+  sizing: Sizing
   planVersion: number
   version: number
   createdAt: string
@@ -60,9 +66,10 @@ export async function readPlans(knex: Knex): Promise<Map<string, Plan>> {
 export async function createPen(knex: Knex, wanted: NewPen): Promise<Pen> {
   return knex.transaction(async (trx) => {
     await refuseTakenMark(trx, wanted.mark)
+    const plan = makePlan(await inputsFor(trx, { ...wanted, blank: wanted.blank ?? null, sizing: {} }))
     const id = randomUUID()
-    await trx('pens').insert({ ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, id, plan_version: 1 })
-    await keepPlan(trx, id, 1, makePlan(await inputsFor(trx, wanted)))
+    await trx('pens').insert({ ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, blank: wanted.blank ?? null, id, plan_version: 1 })
+    await keepPlan(trx, id, 1, plan)
     return readPen(trx, id)
   })
 }
@@ -73,9 +80,11 @@ export async function changePen(knex: Knex, id: string, { version, ...change }: 
     const pen = await lockPen(trx, id, version)
     if (change.mark && change.mark !== pen.mark) await refuseTakenMark(trx, change.mark)
     const wanted = { ...pen, ...change }
-    const planned = (['fitting', 'material', 'method', 'tool', 'film'] as const).some(field => wanted[field] !== pen[field])
+    const planned = (['fitting', 'material', 'method', 'tool', 'film', 'blank'] as const).some(field => wanted[field] !== pen[field])
+      || !isDeepStrictEqual(wanted.sizing, pen.sizing)
     const planVersion = planned ? await replan(trx, pen, wanted) : pen.planVersion
-    await trx('pens').where({ id }).update({ ...change, version: version + 1, plan_version: planVersion })
+    const { sizing, ...columns } = change
+    await trx('pens').where({ id }).update({ ...columns, ...(sizing ? { sizing: JSON.stringify(sizing) } : {}), version: version + 1, plan_version: planVersion })
     return readPen(trx, id)
   })
 }
@@ -90,7 +99,7 @@ export async function replanPen(knex: Knex, id: string, version: number): Promis
   })
 }
 
-async function replan(trx: Knex, pen: Pen, wanted: Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film'>): Promise<number> {
+async function replan(trx: Knex, pen: Pen, wanted: Choices): Promise<number> {
   const plan = await readPlan(trx, pen)
   const state = replay(plan, await eventsOf(trx, pen.id))
   const done = new Set(state.steps.filter(one => one.status !== 'open').map(one => one.step.id))
@@ -98,15 +107,23 @@ async function replan(trx: Knex, pen: Pen, wanted: Pick<Pen, 'fitting' | 'materi
   return pen.planVersion + 1
 }
 
-async function inputsFor(knex: Knex, wanted: Pick<NewPen, 'fitting' | 'material' | 'method' | 'tool' | 'film'>): Promise<PlanInputs> {
-  const { celsius, humidity } = await readWorkshop(knex)
+type Choices = Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film' | 'blank' | 'sizing'>
+
+async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
+  const [{ celsius, humidity, perEnd, kerf, wander, leastWall }, shelf, kept, blank] = await Promise.all([
+    readWorkshop(knex), readShelf(knex), readFitting(knex, wanted.fitting), wanted.blank ? readBlank(knex, wanted.blank) : undefined,
+  ])
+  if (!kept) throw new FieldsError({ fitting: 'This fitting is not on the shelf any more: choose another.' })
+  if (wanted.blank && !blank) throw new FieldsError({ blank: 'This blank is not on the shelf any more: choose another.' })
   return {
-    fitting: fittings.find(row => row.id === wanted.fitting)!,
-    material: materials.find(row => row.id === wanted.material)!,
+    fitting: kept.fitting,
+    material: blank ? materialOf(blank) : materials.find(row => row.id === wanted.material)!,
     method: methods.find(row => row.id === wanted.method)!,
-    shelf: await readShelf(knex),
+    shelf,
     climate: { celsius, humidity },
-    wishes: { tool: wanted.tool, film: wanted.film },
+    wishes: { tool: wanted.tool, film: wanted.film, ...wanted.sizing },
+    ...(blank ? { blank: asPlanBlank(blank) } : {}),
+    habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
   }
 }
 

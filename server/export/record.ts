@@ -26,14 +26,18 @@ export interface SavedRecord {
     wait: { for: string, seconds: number, shortBySeconds: number } | null
   }[]
   defects: PenRecord['defects']
+  /** Diameters as measured, mm, and what was looked at. */
+  measured: PenRecord['measured']
+  checks: PenRecord['checks']
   plan: Plan
   entries: StoredEvent[]
 }
 
 const tenth = (seconds: number): number => Math.round(seconds * 10) / 10
 
-export function savedRecord(pen: Pen, plan: Plan, events: StoredEvent[]): SavedRecord {
-  const told = record(plan, events)
+export function savedRecord(pen: Pen, planned: Plan, events: StoredEvent[]): SavedRecord {
+  const told = record(planned, events)
+  const { plan } = told
   const words = trace(plan)
   const units = unitWords('metric')
   const { fitting, material, method } = plan.inputs
@@ -56,7 +60,9 @@ export function savedRecord(pen: Pen, plan: Plan, events: StoredEvent[]): SavedR
       wait: row.wait ? { for: waitWords[row.wait.purpose], seconds: tenth(row.wait.seconds), shortBySeconds: tenth(row.wait.shortBy) } : null,
     })),
     defects: told.defects,
-    plan,
+    measured: told.measured,
+    checks: told.checks,
+    plan: planned,
     entries: events,
   }
 }

@@ -3,8 +3,15 @@ import { uuid } from '../../schemas/common'
 import { NotFoundError } from './errors'
 
 /** The id in a route. @throws NotFoundError for what cannot be an id */
-export function idParam(event: H3Event): string {
-  const id = getRouterParam(event, 'id') ?? ''
+export function idParam(event: H3Event, name = 'id'): string {
+  const id = getRouterParam(event, name) ?? ''
   if (!id || !uuid().isValidSync(id)) throw new NotFoundError('There is nothing under this address.')
+  return id
+}
+
+/** The id of a fitting in a route: a word or an id. @throws NotFoundError for what cannot be one */
+export function nameParam(event: H3Event): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!/^[a-z0-9-]{1,60}$/.test(id)) throw new NotFoundError('There is nothing under this address.')
   return id
 }

@@ -22,7 +22,7 @@ test('a pen is started, planned and found again', async ({ request, pen }) => {
   expect(whole.pen).toMatchObject({ material: 'oak', due: '2026-12-05', planVersion: 1 })
   expect(whole.plan.steps.map((step: { kind: string }) => step.kind)).toEqual(expect.arrayContaining(['cut', 'sand', 'coat', 'level', 'assemble']))
   const listed = await (await request.get('/api/pens')).json()
-  expect(listed.find((one: { pen: Pen }) => one.pen.id === made.id).summary).toMatchObject({ stage: 'planned', next: { step: 'cut' } })
+  expect(listed.find((one: { pen: Pen }) => one.pen.id === made.id).summary).toMatchObject({ stage: 'planned', next: { step: 'parts' } })
 })
 
 test('a taken mark and wrong fields are told one by one with what would do', async ({ request, pen }) => {

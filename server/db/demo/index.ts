@@ -9,22 +9,24 @@ import { createPen, readPlan } from '../pens'
 import { fillShelf } from '../shelf'
 import { readWorkshop, writeWorkshop } from '../workshop'
 import { orchardPens, orchardReason, type DemoPen } from './orchard'
+import { loadStock } from './stock'
 
 /** Loads the orchard pens into a database without pens; leaves any other as it is. Times count back from `now`. */
 export async function loadDemo(knex: Knex, now: Date): Promise<void> {
   if (await knex('pens').first('id')) return
   await fillShelf(knex)
+  const blanks = await loadStock(knex, now)
   await writeWorkshop(knex, { ...await readWorkshop(knex), celsius: 18.5, humidity: 62 })
   const due = formatISO(nextSaturday(addDays(now, 9)), { representation: 'date' })
-  for (const { mark, name, fitting, material, tool = 'skew', film = 'gloss', ...course } of orchardPens) {
-    const pen = await createPen(knex, { mark, name, reason: orchardReason, due, fitting, material, method: 'ca-thin-first', tool, film })
+  for (const { mark, name, fitting, material, blank, tool = 'skew', film = 'gloss', ...course } of orchardPens) {
+    const pen = await createPen(knex, { mark, name, reason: orchardReason, due, fitting, material, method: 'ca-thin-first', tool, film, blank: blank ? blanks.get(blank)! : null })
     const events = pastEvents(await readPlan(knex, pen), pen.id, course, now)
     if (events.length) await appendEvents(knex, events)
   }
 }
 
 /** The log of a pen that was worked as planned up to a step, ending so many minutes before now. */
-function pastEvents(plan: Plan, pen: string, { upTo, minutesAgo = 0, chip }: Omit<DemoPen, 'mark' | 'name' | 'fitting' | 'material'>, now: Date): BenchEvent[] {
+function pastEvents(plan: Plan, pen: string, { upTo, minutesAgo = 0, chip }: Pick<DemoPen, 'upTo' | 'minutesAgo' | 'chip'>, now: Date): BenchEvent[] {
   if (!upTo) return []
   const steps = trace(plan).steps
   const last = upTo === 'coat.last' ? steps.findLastIndex(one => one.step.kind === 'coat') : steps.findIndex(one => one.step.id === upTo)

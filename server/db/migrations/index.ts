@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import * as first from './0001-first'
+import * as stock from './0002-stock'
 
 interface Migration {
   name: string
@@ -9,6 +10,7 @@ interface Migration {
 
 const migrations: Migration[] = [
   { name: '0001-first', ...first },
+  { name: '0002-stock', ...stock },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

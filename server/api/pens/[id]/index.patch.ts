@@ -1,8 +1,8 @@
-import { penChangeSchema } from '../../../../schemas'
+import { penChangeSchema, type PenChange } from '../../../../schemas'
 import { db } from '../../../db/connection'
 import { changePen } from '../../../db/pens'
 import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
 
-export default route(async event => changePen(db(), idParam(event), await readChecked(event, penChangeSchema)))
+export default route(async event => changePen(db(), idParam(event), await readChecked(event, penChangeSchema) as PenChange))

@@ -1,0 +1,45 @@
+import { array, boolean, number, string, type InferType } from 'yup'
+import { materials } from '../reference'
+import { exact, line, moment, uuid, word } from './common'
+
+const side = (most: number) => number().nullable().moreThan(0, 'Should be above 0, or be left empty.').max(most, `Should be ${most} mm or less: a pen blank is no larger.`).defined()
+
+/** Text of more than one line: a story. Tabs and new lines are part of it. */
+const story = (most: number) => string().nullable().max(most).test('story', 'Use letters, figures and signs.', value =>
+  // eslint-disable-next-line no-control-regex
+  value === undefined || value === null || !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/.test(value))
+
+/** A kind of blank on the shelf. What is not known is null; a blank nobody can name has no species and perhaps a class. */
+export const blankSchema = exact({
+  name: line(80).trim().min(1).required(),
+  /** One of the known materials, or null for one of the turner's own or an unknown one. */
+  material: word(...materials.map(row => row.id)).nullable().defined(),
+  species: line(80).nullable().defined(),
+  classes: array(word('close-grained', 'open-pored', 'oily', 'bleeding', 'soft', 'figured', 'hybrid', 'resin', 'laminated').required()).max(9).required(),
+  origin: story(4000).defined(),
+  width: side(300),
+  height: side(300),
+  length: side(3000),
+  count: number().integer().min(0).max(10_000).required(),
+  damp: boolean().required(),
+  photo: uuid().nullable().defined(),
+  version: number().integer().min(1),
+})
+export type BlankInput = InferType<typeof blankSchema>
+
+/** One weighing (g) or meter reading (%) of a blank, its id made where it happened. */
+export const readingSchema = exact({
+  id: uuid().required(),
+  at: moment().required(),
+  grams: number().moreThan(0, 'Should be above 0 g.').max(20_000, 'Should be 20 kg or less.'),
+  percent: number().min(0, 'Should lie between 0 and 150 %.').max(150, 'Should lie between 0 and 150 %.'),
+}).test('one', 'Give either a weight or a meter reading.', value => (value?.grams === undefined) !== (value?.percent === undefined))
+export type ReadingInput = InferType<typeof readingSchema>
+
+/** How many bits of a diameter (mm) there are; none keeps its place, so that it can be missed. */
+export const bitSchema = exact({
+  diameter: number().moreThan(0, 'Should be above 0.').max(40, 'Should be 40 mm or less.').required(),
+  count: number().integer().min(0).max(100).required(),
+  there: boolean().required(),
+})
+export type BitChange = InferType<typeof bitSchema>

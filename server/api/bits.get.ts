@@ -1,0 +1,5 @@
+import { listBits } from '../db/bits'
+import { db } from '../db/connection'
+import { route } from '../http/route'
+
+export default route(async () => listBits(db()))

@@ -1,0 +1,9 @@
+import { dropBlank } from '../../../db/blanks'
+import { db } from '../../../db/connection'
+import { idParam } from '../../../http/params'
+import { route } from '../../../http/route'
+
+export default route(async (event) => {
+  await dropBlank(db(), idParam(event))
+  return {}
+})

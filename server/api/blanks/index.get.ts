@@ -1,0 +1,5 @@
+import { db } from '../../db/connection'
+import { listBlanks } from '../../db/blanks'
+import { route } from '../../http/route'
+
+export default route(async () => listBlanks(db()))

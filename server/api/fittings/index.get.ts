@@ -1,0 +1,5 @@
+import { db } from '../../db/connection'
+import { listFittings } from '../../db/fittings'
+import { route } from '../../http/route'
+
+export default route(async () => listFittings(db()))

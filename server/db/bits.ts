@@ -1,0 +1,16 @@
+import type { Knex } from 'knex'
+import type { BitChange } from '../../schemas'
+
+export interface ShelfBit {
+  diameter: number
+  count: number
+}
+
+export const listBits = async (knex: Knex): Promise<ShelfBit[]> => knex<ShelfBit>('bits').orderBy('diameter')
+
+/** Says how many bits of a diameter there are, or forgets the diameter; saying so twice changes nothing. */
+export async function changeBit(knex: Knex, { diameter, count, there }: BitChange): Promise<ShelfBit[]> {
+  if (there) await knex('bits').insert({ diameter, count }).onConflict('diameter').merge()
+  else await knex('bits').where({ diameter }).delete()
+  return listBits(knex)
+}

@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { Fitting } from '../../core/barrel'
+import type { ShelfFittingInput } from '../../schemas'
+import { ConflictError, NotFoundError } from '../http/errors'
+
+/** A fitting on the shelf: how many sets are there, and whether its bushings are. */
+export interface ShelfFitting {
+  fitting: Fitting
+  version: number
+  sets: number
+  bushings: 'there' | 'missing' | 'not known'
+}
+
+interface Row {
+  id: string
+  version: number
+  body: Omit<Fitting, 'id'>
+  sets: number
+  bushings: ShelfFitting['bushings']
+  gone: boolean
+}
+
+const asFitting = ({ id, version, body, sets, bushings }: Row): ShelfFitting => ({ fitting: { id, ...body }, version, sets, bushings })
+const bodyOf = ({ name, bit, barrels, parts }: ShelfFittingInput) => JSON.stringify({ name, bit, barrels, ...(parts ? { parts } : {}), source: { mark: 'model', note: 'as you measured it' } })
+
+export async function listFittings(knex: Knex): Promise<ShelfFitting[]> {
+  const rows: Row[] = await knex<Row>('fittings').where({ gone: false }).orderBy('created_at').orderBy('id')
+  return rows.map(asFitting)
+}
+
+/** A fitting by its id, also one that was taken off the shelf. */
+export async function readFitting(knex: Knex, id: string): Promise<ShelfFitting | undefined> {
+  const row: Row | undefined = await knex<Row>('fittings').where({ id }).first()
+  return row && asFitting(row)
+}
+
+/** Puts a new fitting on the shelf. */
+export async function createFitting(knex: Knex, wanted: ShelfFittingInput): Promise<ShelfFitting> {
+  const id = randomUUID()
+  await knex('fittings').insert({ id, body: bodyOf(wanted), sets: wanted.sets, bushings: wanted.bushings })
+  return (await readFitting(knex, id))!
+}
+
+/** Changes a fitting, or puts one back that was taken off. Plans made before keep theirs. @throws ConflictError with the newer one, NotFoundError */
+export async function changeFitting(knex: Knex, id: string, wanted: ShelfFittingInput): Promise<ShelfFitting> {
+  const changed = await knex('fittings').where({ id, version: wanted.version ?? 0 })
+    .update({ body: bodyOf(wanted), sets: wanted.sets, bushings: wanted.bushings, version: (wanted.version ?? 0) + 1, gone: false })
+  const now = await readFitting(knex, id)
+  if (!now) throw new NotFoundError('There is no such fitting.')
+  if (!changed) throw new ConflictError('This fitting was changed on another device. Look at it as it is now, then change it again.', now)
+  return now
+}
+
+/** Takes a fitting off the shelf. It stays for pens that have it, and can be put back. */
+export async function dropFitting(knex: Knex, id: string): Promise<void> {
+  if (!await knex('fittings').where({ id }).update({ gone: true })) throw new NotFoundError('There is no such fitting.')
+}

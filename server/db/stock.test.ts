@@ -1,0 +1,140 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import sharp from 'sharp'
+import { freshDatabase } from '../../tests/database/fresh'
+import { fittings } from '../../reference'
+import type { BlankInput, ShelfFittingInput } from '../../schemas'
+import { BodyError, ConflictError, FieldsError, NotFoundError } from '../http/errors'
+import { changeBit, listBits } from './bits'
+import { addReading, asPlanBlank, changeBlank, createBlank, dropBlank, dropReading, listBlanks, readBlank } from './blanks'
+import { changeFitting, createFitting, dropFitting, listFittings, readFitting } from './fittings'
+import { migrate, unmigrate } from './migrate'
+import { changePen, createPen, readPlan } from './pens'
+import { keepPhoto, readPhoto } from './photos'
+import { fillShelf } from './shelf'
+import { readWorkshop, writeWorkshop } from './workshop'
+
+let base: Awaited<ReturnType<typeof freshDatabase>>
+let knex: Knex
+beforeAll(async () => {
+  base = await freshDatabase()
+  knex = base.knex
+})
+afterAll(() => base.drop())
+beforeEach(async () => {
+  await migrate(knex)
+  await fillShelf(knex)
+})
+afterEach(() => unmigrate(knex))
+
+const blank = (change: Partial<BlankInput> = {}): BlankInput =>
+  ({ name: 'Apple bough', material: 'apple', species: null, classes: [], origin: 'By the gate.\nOld.', width: 19, height: 20, length: 130, count: 2, damp: false, photo: null, ...change })
+const own: ShelfFittingInput = { name: 'My own', bit: 7, sets: 2, bushings: 'there', parts: ['Tip'], barrels: [{ id: 'only', tubeLength: 50, tubeOuter: 6.9, tipEnd: 8, clipEnd: 9, bushings: undefined as never }] }
+const pen = (change = {}) => createPen(knex, { mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
+
+describe('fittings', () => {
+  it('a new workshop has some to begin with; own ones come beside them', async () => {
+    expect((await listFittings(knex)).map(one => one.fitting.id).sort()).toEqual(fittings.map(one => one.id).sort())
+    const made = await createFitting(knex, own)
+    expect((await listFittings(knex)).at(-1)).toEqual(made)
+  })
+  it('an older version changes nothing; off the shelf it stays for its pens and can come back', async () => {
+    const made = await createFitting(knex, own)
+    const started = await pen({ fitting: made.fitting.id })
+    const changed = await changeFitting(knex, made.fitting.id, { ...own, bit: 7.1, version: 1 })
+    expect(changed).toMatchObject({ version: 2, fitting: { bit: 7.1 } })
+    await expect(changeFitting(knex, made.fitting.id, { ...own, version: 1 })).rejects.toThrow(ConflictError)
+    expect((await readPlan(knex, started)).inputs.fitting.bit).toBe(7)
+    await dropFitting(knex, made.fitting.id)
+    expect((await listFittings(knex)).some(one => one.fitting.id === made.fitting.id)).toBe(false)
+    expect(await changePen(knex, started.id, { version: 1, film: 'close' })).toMatchObject({ planVersion: 2 })
+    await changeFitting(knex, made.fitting.id, { ...own, version: 2 })
+    expect(await readFitting(knex, made.fitting.id)).toMatchObject({ version: 3 })
+    await expect(dropFitting(knex, 'none')).rejects.toThrow(NotFoundError)
+  })
+  it('a pen cannot have one that was never there', async () => {
+    await expect(pen({ fitting: 'none' })).rejects.toThrow(FieldsError)
+  })
+})
+
+describe('blanks', () => {
+  it('are kept, changed, taken off and put back, with their story', async () => {
+    const made = await createBlank(knex, blank())
+    expect(await listBlanks(knex)).toEqual([{ ...blank(), id: made.id, version: 1, readings: [] }])
+    await expect(changeBlank(knex, made.id, { ...blank(), version: 7 })).rejects.toThrow(ConflictError)
+    await dropBlank(knex, made.id)
+    expect(await listBlanks(knex)).toEqual([])
+    expect(await changeBlank(knex, made.id, { ...blank({ count: 9 }), version: 1 })).toMatchObject({ count: 9, version: 2 })
+  })
+  it('a weighing sent twice is kept once, and can be taken back', async () => {
+    const made = await createBlank(knex, blank())
+    const reading = { id: randomUUID(), at: '2026-11-20T08:00:00.000Z', grams: 41.2 }
+    await addReading(knex, made.id, reading)
+    expect((await addReading(knex, made.id, reading)).readings).toEqual([reading])
+    await addReading(knex, made.id, { id: randomUUID(), at: '2026-11-21T08:00:00.000Z', percent: 12 })
+    expect((await dropReading(knex, made.id, reading.id)).readings).toMatchObject([{ percent: 12 }])
+    await expect(addReading(knex, randomUUID(), { ...reading, id: randomUUID() })).rejects.toThrow(NotFoundError)
+  })
+  it('give a pen its material, size and readings; a wet one gets a step to dry', async () => {
+    const made = await createBlank(knex, blank({ material: null, species: 'Wild service', classes: ['open-pored'], damp: true, length: null }))
+    const { inputs, steps } = await readPlan(knex, await pen({ blank: made.id }))
+    expect(inputs.material).toMatchObject({ name: 'Wild service', classes: ['open-pored'] })
+    expect(inputs.blank).toEqual({ id: made.id, name: 'Apple bough', width: 19, height: 20, damp: true, readings: [] })
+    expect(steps.some(step => step.kind === 'dry')).toBe(true)
+    expect(asPlanBlank((await readBlank(knex, made.id))!)).toEqual(inputs.blank)
+    await expect(pen({ mark: 'A2', blank: randomUUID() })).rejects.toThrow(FieldsError)
+  })
+  it('a picture that is not there is refused', async () => {
+    await expect(createBlank(knex, blank({ photo: randomUUID() }))).rejects.toThrow(FieldsError)
+  })
+})
+
+it('a pen keeps how it is sized; the same again makes no new plan', async () => {
+  const made = await pen({ fitting: 'twist-7' })
+  const sizing = { shapes: { lower: { kind: 'grip' as const, bulge: 2 } }, ends: [{ barrel: 'lower' as const, end: 'tip' as const, diameter: 8.3 }], glue: 'epoxy' as const }
+  const changed = await changePen(knex, made.id, { version: 1, sizing })
+  expect(changed).toMatchObject({ sizing, planVersion: 2 })
+  expect((await readPlan(knex, changed)).inputs.wishes).toEqual({ tool: 'skew', film: 'gloss', ...sizing })
+  expect(await changePen(knex, made.id, { version: 2, sizing })).toMatchObject({ planVersion: 2 })
+})
+
+it('the turner’s ways of cutting are kept, and stay when they are not said', async () => {
+  const seen = await readWorkshop(knex)
+  expect(seen).toMatchObject({ perEnd: null, kerf: null, wander: null, leastWall: null })
+  const kept = await writeWorkshop(knex, { ...seen, kerf: 2.2, perEnd: 3 })
+  const { perEnd: _, kerf: __, ...rest } = kept
+  expect(await writeWorkshop(knex, { ...rest, celsius: 12 })).toMatchObject({ kerf: 2.2, perEnd: 3, celsius: 12 })
+  expect((await readPlan(knex, await pen())).inputs.habits).toMatchObject({ kerf: 2.2, perEnd: 3 })
+})
+
+it('bits are counted by their diameter', async () => {
+  await changeBit(knex, { diameter: 8, count: 1, there: true })
+  await changeBit(knex, { diameter: 7, count: 2, there: true })
+  await changeBit(knex, { diameter: 8, count: 3, there: true })
+  expect(await listBits(knex)).toEqual([{ diameter: 7, count: 2 }, { diameter: 8, count: 3 }])
+  expect(await changeBit(knex, { diameter: 7, count: 0, there: false })).toEqual([{ diameter: 8, count: 3 }])
+})
+
+describe('pictures', () => {
+  const picture = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#a06040' } })
+  it('are made smaller, turned upright, and lose what the camera wrote', async () => {
+    const sideways = await picture(3000, 1000).withMetadata({ orientation: 6, exif: { IFD0: { Copyright: 'secret place' } } }).jpeg().toBuffer()
+    const kept = await keepPhoto(knex, sideways)
+    expect(kept).toMatchObject({ width: 533, height: 1600 })
+    const [large, small] = await Promise.all([readPhoto(knex, kept.id, 'large'), readPhoto(knex, kept.id, 'small')])
+    expect(await sharp(large).metadata()).toMatchObject({ format: 'webp', width: 533, height: 1600 })
+    expect((await sharp(small).metadata()).height).toBe(320)
+    expect(large.toString('latin1')).not.toContain('secret')
+  })
+  it('small ones are not blown up', async () => {
+    expect(await keepPhoto(knex, await picture(40, 30).png().toBuffer())).toMatchObject({ width: 40, height: 30 })
+  })
+  it.each([['text', Buffer.from('no picture')], ['nothing', Buffer.alloc(0)], ['a drawing that could carry scripts', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')]])('%s is refused', async (_, bytes) => {
+    await expect(keepPhoto(knex, bytes)).rejects.toThrow(BodyError)
+  })
+  it('a broken one is refused, and nothing is kept', async () => {
+    const whole = await picture(300, 300).jpeg().toBuffer()
+    await expect(keepPhoto(knex, whole.subarray(0, whole.length / 2))).rejects.toThrow(BodyError)
+    expect(await knex('photos')).toEqual([])
+  })
+})
