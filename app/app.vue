@@ -2,6 +2,7 @@
 import type { Refused } from '~/utils/refusal'
 
 const workshop = useWorkshop()
+const stock = useStock()
 const outbox = useOutbox()
 const { dark } = useTheme()
 useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
@@ -9,7 +10,7 @@ useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
 const failed = ref<Refused>()
 async function begin() {
   try {
-    await workshop.load()
+    await Promise.all([workshop.load(), stock.load()])
     failed.value = undefined
   } catch (error) {
     failed.value = refused(error)

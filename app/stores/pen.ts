@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { leftOut, replay, type BenchEvent, type Entry } from '#core/bench'
-import { remarks, trace } from '#core/plan'
+import { judgeReading, remarks, revisePlan, trace, type Sizing } from '#core/plan'
 import type { BarrelId } from '#core/barrel'
 import type { PenChange } from '#schemas'
 import type { WholePen } from '~~/server/api/pens/[id]/index.get'
@@ -9,23 +9,45 @@ import type { Pen } from '~~/server/db/pens'
 /** One pen with its plan and its log; all that its screens show is worked out from these two. */
 export const usePen = defineStore('pen', () => {
   const outbox = useOutbox()
+  const { units } = storeToRefs(useWorkshop())
   const whole = ref<WholePen>()
   const entered = ref<BenchEvent[]>([])
 
   const pen = computed(() => whole.value?.pen)
-  const plan = computed(() => whole.value?.plan)
+  /** How the pen is being sized on the screen, before it is kept. */
+  const draft = ref<Sizing>()
+  const doneSteps = computed(() => new Set(whole.value ? replay(whole.value.plan, events.value).steps.filter(one => one.status !== 'open').map(one => one.step.id) : []))
+  const planned = computed(() => {
+    const kept = whole.value?.plan
+    if (!kept || !draft.value) return kept
+    const { tool, film, glue } = kept.inputs.wishes
+    const wishes = { tool, film, ...draft.value }
+    // No step follows from a shape or an end of one's own, so these keep the steps as they are, and what is drawn of them.
+    return wishes.glue === glue ? { ...kept, inputs: { ...kept.inputs, wishes } } : revisePlan(kept, { wishes }, doneSteps.value)
+  })
   const events = computed<BenchEvent[]>(() => {
     const id = pen.value?.id
     return [...whole.value?.events ?? [], ...entered.value, ...outbox.pending].filter(event => event.pen === id)
   })
-  const state = computed(() => plan.value && replay(plan.value, events.value))
+  const state = computed(() => planned.value && replay(planned.value, events.value))
+  /** The plan as it stands, with what is being sized and the repairs chosen at the bench. */
+  const plan = computed(() => state.value?.plan)
   const traced = computed(() => plan.value && state.value && trace(plan.value, leftOut(state.value.steps)))
-  const said = computed(() => plan.value && traced.value ? remarks(plan.value, traced.value) : [])
+  const said = computed(() => plan.value && traced.value ? remarks(plan.value, traced.value, units.value) : [])
+  /** The latest diameter measured at each place, and how it will end. */
+  const measured = computed(() => {
+    const latest = new Map(state.value?.measured.map(one => [`${one.barrel} ${one.fromTip}`, one]))
+    return [...latest.values()].flatMap((one) => {
+      const verdict = traced.value && judgeReading(traced.value, one, mm => units.value.length(mm))
+      return verdict ? [{ ...one, ...verdict }] : []
+    })
+  })
 
   async function load(id: string) {
     if (pen.value?.id !== id) {
       whole.value = undefined
       entered.value = []
+      draft.value = undefined
     }
     whole.value = await $fetch<WholePen>(`/api/pens/${id}`)
   }
@@ -44,13 +66,20 @@ export const usePen = defineStore('pen', () => {
     await load(pen.value.id)
   }
 
+  /** Keeps how the pen was sized on the screen; the plan follows. */
+  async function keepSizing() {
+    if (!draft.value) return
+    await change({ sizing: draft.value })
+    draft.value = undefined
+  }
+
   async function planAgain() {
     if (!pen.value) return
     await $fetch<Pen>(`/api/pens/${pen.value.id}/plan`, { method: 'POST', body: { version: pen.value.version } })
     await load(pen.value.id)
   }
 
-  return { pen, plan, events, state, traced, said, load, enter, change, planAgain }
+  return { pen, plan, events, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
 })
 
 let last = 0

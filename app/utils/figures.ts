@@ -10,6 +10,8 @@ export function figureText({ value, unit }: Figure): string {
   if (unit === 'mm') return units.length(value)
   if (unit === '°C') return units.temperature(value)
   if (unit === 'N') return units.force(value)
+  if (unit === 'g') return units.mass(value)
+  if (unit === 'm/min') return units.speed(value)
   return `${value.toFixed(DIGITS[unit] ?? 0)}${unit ? ` ${unit}` : ''}`
 }
 

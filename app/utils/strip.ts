@@ -1,8 +1,9 @@
-import type { Barrel, BarrelId, Fitting } from '#core/barrel'
+import { diameterAt, fattest, finishedProfile, type Barrel, type BarrelId, type Fitting, type Profile, type Shape } from '#core/barrel'
 
 /** A barrel as it lies on the strip, in mm from the strip's left edge. */
 export interface LaidBarrel {
   barrel: Barrel
+  profile: Profile
   x: number
 }
 
@@ -21,11 +22,9 @@ export interface LaidStrip {
 
 const SHAFT = 6
 const BUSHING = 9
-/** How far a barrel bulges over the straight line between its ends, mm on the diameter: a slight belly. */
-const BELLY = 0.5
 
-/** Lays a fitting out side on and to scale, the tip at the left: shaft, bushings and barrels, in mm. */
-export function layStrip(fitting: Fitting): LaidStrip {
+/** Lays a fitting out side on and to scale, the tip at the left: shaft, bushings and barrels in their shapes, in mm. */
+export function layStrip(fitting: Fitting, shapes: Partial<Record<BarrelId, Shape>> = {}): LaidStrip {
   const barrels: LaidBarrel[] = []
   const bushings: LaidBushing[] = []
   let x = SHAFT
@@ -35,24 +34,26 @@ export function layStrip(fitting: Fitting): LaidStrip {
   }
   for (const barrel of fitting.barrels) {
     bushing(barrel.tipEnd)
-    barrels.push({ barrel, x })
+    barrels.push({ barrel, x, profile: finishedProfile(barrel, shapes[barrel.id]) })
     x += barrel.tubeLength
   }
   bushing(fitting.barrels.at(-1)!.clipEnd)
-  const thickest = Math.max(...fitting.barrels.map(barrel => Math.max(barrel.tipEnd, barrel.clipEnd))) + BELLY
+  const thickest = Math.max(...barrels.map(one => Math.max(fattest(one.profile).diameter, one.barrel.tubeOuter)))
   return { width: x + SHAFT, height: thickest + 1, barrels, bushings }
 }
 
+/** Places along a barrel between which its outline is drawn straight; close enough to look round. */
+const SAMPLES = 40
+
 /** The outline of a barrel as an SVG path about the centre line `y`. */
-export function outline({ barrel, x }: LaidBarrel, y: number): string {
-  const [tip, clip] = [barrel.tipEnd / 2, barrel.clipEnd / 2]
-  const middle = (tip + clip) / 2 + BELLY
-  const [mid, end] = [x + barrel.tubeLength / 2, x + barrel.tubeLength]
-  return `M${x} ${y - tip}Q${mid} ${y - middle} ${end} ${y - clip}V${y + clip}Q${mid} ${y + middle} ${x} ${y + tip}Z`
+export function outline({ barrel, profile, x }: LaidBarrel, y: number): string {
+  const places = Array.from({ length: SAMPLES + 1 }, (_, index) => index / SAMPLES * barrel.tubeLength)
+  const side = (way: 1 | -1) => (at: number) => `${(x + at).toFixed(2)} ${(y + way * diameterAt(profile, at) / 2).toFixed(3)}`
+  return `M${places.map(side(-1)).join('L')}L${places.reverse().map(side(1)).join('L')}Z`
 }
 
 /** Grain lines along a barrel, the same each time for the same barrel. */
-export function grainLines({ barrel, x }: LaidBarrel, y: number): string[] {
+export function grainLines({ barrel, x }: Pick<LaidBarrel, 'barrel' | 'x'>, y: number): string[] {
   const radius = Math.min(barrel.tipEnd, barrel.clipEnd) / 2
   return [-0.72, -0.42, -0.1, 0.24, 0.5, 0.8].map((part, index) => {
     const at = y + part * radius

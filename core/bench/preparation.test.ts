@@ -36,6 +36,15 @@ it('a new blank does again, for its barrel alone, what was done; the pair stays'
   expect(state.plan.steps.map(step => step.id)).toEqual([...new Set(state.plan.steps.map(step => step.id))])
 })
 
+it('a plan that has the repair already takes it once', () => {
+  for (const way of ['shavings and CA', 'new blank'] as const) {
+    const log = [...workedTo('square'), chip('turn'), repair(way, 'turn')]
+    const { plan: mended } = replay(plan, log)
+    expect(mended.steps.length).toBeGreaterThan(plan.steps.length)
+    expect(replay(mended, log).plan).toEqual(mended)
+  }
+})
+
 it('taken back, the repair leaves the plan as it was; a later choice stands for the earlier', () => {
   const log = [...workedTo('turn'), chip('sand.P-320'), repair('shavings and CA', 'sand.P-320')]
   expect(replay(plan, [...log, eventAt(5020, 110, { kind: 'undo', payload: { entries: [idOf(101)] } })]).plan).toEqual(plan)

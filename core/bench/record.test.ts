@@ -28,6 +28,10 @@ describe('hands-on time', () => {
     const chip = eventAt(100, 7, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 1, size: 0.5, step: 'drill' } })
     expect(row([begin, done(70, 2, 'cut'), chip, done(190, 3, 'drill')], 'drill')).toMatchObject({ handsOn: 120, timing: 'measured' })
   })
+  it('starts with the first entry, be it a look at the parts', () => {
+    const look = eventAt(10, 8, { kind: 'check', payload: { step: 'parts', check: 'part.0', answer: 'yes' } })
+    expect(row([look, done(40, 2, 'parts')], 'parts')).toMatchObject({ handsOn: 30, timing: 'measured' })
+  })
   it('adds up', () => {
     expect(record(plan, [begin, done(70, 2, 'cut'), done(190, 3, 'drill')]).handsOn).toBe(190)
   })

@@ -47,7 +47,9 @@ export function record(planned: Plan, events: Iterable<BenchEvent>): PenRecord {
   const { plan } = state
   const holding = inForce(log)
   // Noting and mending a defect counts to the step that is under way, so only steps part the time.
-  const marks = log.filter(event => holding.has(event.id) && ['begin', 'done', 'skip'].includes(event.kind)).map(event => event.at)
+  // The first entry of all starts the clock, whatever it is.
+  const held = log.filter(event => holding.has(event.id) && event.kind !== 'undo')
+  const marks = held.filter((event, index) => index === 0 || ['begin', 'done', 'skip'].includes(event.kind)).map(event => event.at)
   const traced = trace(plan, leftOut(state.steps)).steps
 
   const rows = state.steps.map((one, index): RecordRow => {

@@ -14,6 +14,23 @@ export interface Blank {
   readings: readonly MoistureReading[]
 }
 
+/** A blank as the shelf keeps it: what is not known is null. */
+export interface KeptBlank extends Pick<Blank, 'id' | 'name' | 'damp'> {
+  width: number | null
+  height: number | null
+  length: number | null
+  readings: readonly (MoistureReading & { id: string })[]
+}
+
+/** A blank of the shelf as a plan takes it. */
+export function planBlank({ id, name, width, height, length, damp, readings }: KeptBlank): Blank {
+  return {
+    id, name, damp,
+    ...(width !== null ? { width } : {}), ...(height !== null ? { height } : {}), ...(length !== null ? { length } : {}),
+    readings: readings.map(({ id: _, ...reading }) => reading),
+  }
+}
+
 /** Something a blank falls short of. */
 export interface BlankFault {
   what: 'thin' | 'short'

@@ -36,7 +36,7 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
       { id: 'bore', ask: 'Bore clear of glue?', otherwise: 'Ream it or scrape it out: a crumb splits the barrel in the press.' },
     ]
     case 'turn': case 'flush': return [
-      { id: 'nail', ask: 'Nothing to feel with a fingernail, but what should be?', otherwise: 'Lighter cuts towards the ends; measure, and stop at the figure.' },
+      { id: 'nail', ask: 'Smooth to a fingernail, at the ends and over the joints?', otherwise: 'Lighter cuts towards the ends; measure, and stop at the figure.' },
       ...(two && step.kind === 'turn' ? [{ ...pair, ask: 'Barrels on the mandrel as they grew, marks together?' }] : []),
     ]
     case 'fill': return [{ id: 'full', ask: 'Filled a little over the surface?', otherwise: 'Add more: it sinks as it sets, and a hollow shows under the finish.' }]

@@ -43,4 +43,8 @@ function withNewBlank(plan: Plan, { defect, barrel, step: underWay }: ChosenRepa
   return insert(plan, at, steps)
 }
 
-const insert = (plan: Plan, at: number, steps: readonly Step[]): Plan => ({ ...plan, steps: [...plan.steps.slice(0, at), ...steps, ...plan.steps.slice(at)] })
+/** The plan with these steps at a place; a plan that has them already stays as it is. */
+function insert(plan: Plan, at: number, steps: readonly Step[]): Plan {
+  const there = new Set(plan.steps.map(step => step.id))
+  return steps.some(step => there.has(step.id)) ? plan : { ...plan, steps: [...plan.steps.slice(0, at), ...steps, ...plan.steps.slice(at)] }
+}

@@ -7,6 +7,7 @@ import { checksFor } from './checks'
 import type { PlanInputs } from './inputs'
 import { makePlan, tubeGlueFor } from './make'
 import { judgeReading } from './reading'
+import { stepSpeed } from './speeds'
 import { remarks } from './remarks'
 import { stations } from './size'
 import { trace } from './trace'
@@ -137,4 +138,16 @@ it('every step of the preparation has its checks, each with what to do when the 
   expect(asked.get('drill')![0]!.otherwise).toMatch(/Up to 5\.0\d mm the barrel still fits/)
   expect(checksFor(plan, { ...plan.steps[2]!, kind: 'drill' } as never, trace({ ...plan, inputs: { ...plan.inputs, blank: blank({ width: 8 }) } }), unitWords('metric'))[0]!.otherwise).toMatch(/Up to|nothing to spare/)
   expect(blankFaults(blank(), traced, mm)).toEqual([])
+})
+
+it('every step at the lathe knows its spindle and surface speed, and which school runs so', () => {
+  const plan = planFor('apple', 'twist-10')
+  const traced = trace(plan)
+  const of = (id: string) => stepSpeed(plan, plan.steps.find(step => step.id.startsWith(id))!, traced)
+  // π · 12.275 mm · 1000 rev/min = 38.6 m/min (the mean of the four ends, by hand).
+  expect(of('sand')).toMatchObject({ spindle: { value: 1000 }, surface: { value: expect.closeTo(38.56, 1) }, usual: 'slow school 500 to 1000, fast school 2000 to 4000', within: true })
+  expect(of('drill')).toMatchObject({ operation: 'drilling', spindle: { value: 350 }, within: true })
+  expect(of('cut')).toBeUndefined()
+  const hasty = { ...plan, inputs: { ...plan.inputs, method: { ...plan.inputs.method, speeds: { ...plan.inputs.method.speeds, coat: 2000 } } } }
+  expect(stepSpeed(hasty, plan.steps.find(step => step.kind === 'coat')!, traced)!.within).toBe(false)
 })

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { MoistureReading } from '../../core/climate'
-import type { Blank } from '../../core/plan'
 import type { BlankInput, ReadingInput } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
 
@@ -76,12 +75,6 @@ export async function dropReading(knex: Knex, blankId: string, id: string): Prom
   const blank = await readBlank(knex, blankId)
   if (!blank) throw new NotFoundError('There is no such blank.')
   return blank
-}
-
-/** The blank as a plan takes it. */
-export function asPlanBlank({ id, name, width, height, length, damp, readings }: ShelfBlank): Blank {
-  const sizes = Object.fromEntries(Object.entries({ width, height, length }).filter(([, value]) => value !== null)) as Pick<Blank, 'width' | 'height' | 'length'>
-  return { id, name, ...sizes, damp, readings: readings.map(({ id: _, ...reading }) => reading) }
 }
 
 async function refuseStrayPhoto(knex: Knex, photo: string | null): Promise<void> {

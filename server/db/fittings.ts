@@ -24,9 +24,10 @@ interface Row {
 const asFitting = ({ id, version, body, sets, bushings }: Row): ShelfFitting => ({ fitting: { id, ...body }, version, sets, bushings })
 const bodyOf = ({ name, bit, barrels, parts }: ShelfFittingInput) => JSON.stringify({ name, bit, barrels, ...(parts ? { parts } : {}), source: { mark: 'model', note: 'as you measured it' } })
 
+/** By their names, 7 mm before 10 mm. */
 export async function listFittings(knex: Knex): Promise<ShelfFitting[]> {
-  const rows: Row[] = await knex<Row>('fittings').where({ gone: false }).orderBy('created_at').orderBy('id')
-  return rows.map(asFitting)
+  const rows: Row[] = await knex<Row>('fittings').where({ gone: false })
+  return rows.map(asFitting).sort((a, b) => a.fitting.name.localeCompare(b.fitting.name, 'en', { numeric: true }))
 }
 
 /** A fitting by its id, also one that was taken off the shelf. */

@@ -2,11 +2,11 @@ import { randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { replay } from '../../core/bench'
-import { makePlan, revisePlan, type Plan, type PlanInputs, type Sizing } from '../../core/plan'
+import { makePlan, planBlank, revisePlan, type Plan, type PlanInputs, type Sizing } from '../../core/plan'
 import { materialOf, materials, methods } from '../../reference'
 import { asPlan, type NewPen, type PenChange } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
-import { asPlanBlank, readBlank } from './blanks'
+import { readBlank } from './blanks'
 import { eventsOf } from './events'
 import { readFitting } from './fittings'
 import { readShelf } from './shelf'
@@ -110,9 +110,10 @@ async function replan(trx: Knex, pen: Pen, wanted: Choices): Promise<number> {
 type Choices = Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film' | 'blank' | 'sizing'>
 
 async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
-  const [{ celsius, humidity, perEnd, kerf, wander, leastWall }, shelf, kept, blank] = await Promise.all([
-    readWorkshop(knex), readShelf(knex), readFitting(knex, wanted.fitting), wanted.blank ? readBlank(knex, wanted.blank) : undefined,
-  ])
+  const { celsius, humidity, perEnd, kerf, wander, leastWall } = await readWorkshop(knex)
+  const shelf = await readShelf(knex)
+  const kept = await readFitting(knex, wanted.fitting)
+  const blank = wanted.blank ? await readBlank(knex, wanted.blank) : undefined
   if (!kept) throw new FieldsError({ fitting: 'This fitting is not on the shelf any more: choose another.' })
   if (wanted.blank && !blank) throw new FieldsError({ blank: 'This blank is not on the shelf any more: choose another.' })
   return {
@@ -122,7 +123,7 @@ async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
     shelf,
     climate: { celsius, humidity },
     wishes: { tool: wanted.tool, film: wanted.film, ...wanted.sizing },
-    ...(blank ? { blank: asPlanBlank(blank) } : {}),
+    ...(blank ? { blank: planBlank(blank) } : {}),
     habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
   }
 }

@@ -11,9 +11,11 @@ test.describe.configure({ mode: 'parallel' })
 /** Every screen, by name: where it is, and what stands there when it is ready. */
 async function screens(page: Page): Promise<[string, string, string][]> {
   const pens = await (await page.request.get('/api/pens')).json() as { pen: { id: string, mark: string } }[]
+  const blanks = await (await page.request.get('/api/blanks')).json() as { id: string }[]
   const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
   return [
-    ['bench', '/', 'h1'], ['pens', '/pens', '.rows'], ['new pen', '/pens/new', '.fields'], ['shelf', '/shelf', 'fieldset'],
+    ['bench', '/', 'h1'], ['pens', '/pens', '.rows'], ['new pen', '/pens/new', '.fields'], ['shelf', '/shelf', 'fieldset'], ['fittings', '/shelf/fittings', '.rows'], ['a fitting', '/shelf/fittings/twist-7', 'fieldset'], ['a new fitting', '/shelf/fittings/new', 'fieldset'], ['blanks', '/shelf/blanks', 'h2'],
+    ['a new blank', '/shelf/blanks/new', '.fields'], ['a blank', `/shelf/blanks/${blanks[0]!.id}`, '.moisture'], ['cutting', '/shelf/cutting', '.laid'], ['card', `/pens/${id('B4')}/card`, 'table'],
     ['plan, half way', `/pens/${id('C2')}`, '.surface svg'], ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'], ['work, coats', `/pens/${id('C2')}/work`, '.title'], ['work, first step', `/pens/${id('B4')}/work`, '.title'],
     ['record, finished', `/pens/${id('A1')}/record`, 'table'], ['record, empty', `/pens/${id('B2')}/record`, '.empty'], ['no such pen', '/pens/00000000-0000-4000-8000-000000000000', '.trouble'], ['no such page', '/nowhere', 'h1'],
   ]
@@ -21,7 +23,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
 
 for (const { theme, size } of LOOKS) {
   test(`axe finds nothing and nothing scrolls sideways: ${theme}, ${size.width}x${size.height}`, async ({ page }) => {
-    test.setTimeout(180_000)
+    test.setTimeout(240_000)
     await page.emulateMedia({ colorScheme: theme })
     await page.addInitScript(wish => localStorage.setItem('oxlip-theme-work', wish), theme)
     await page.setViewportSize(size)
@@ -52,6 +54,9 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   await page.getByText('metal + 2 × sanding').waitFor()
   await clean('an opened number')
   await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Shape and size' }).click()
+  await page.getByLabel('Tip end, turn to').waitFor()
+  await clean('shape and size')
   await page.getByTitle('Air, units and theme').click()
   await page.getByLabel('Humidity, %').waitFor()
   await clean('the settings')
@@ -60,6 +65,15 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   await page.keyboard.press('w')
   await page.getByLabel('Size').waitFor()
   await clean('the defect form')
+  await page.getByLabel('From its tip end').fill('20 mm')
+  await page.getByRole('button', { name: 'Note it' }).click()
+  await page.getByRole('heading', { name: 'Mend it before the ladder' }).waitFor()
+  await clean('the repair')
+  await page.getByRole('button', { name: 'Leave it as it is' }).click()
+  await page.keyboard.press('m')
+  await page.getByRole('button', { name: /tip end/ }).click()
+  await page.getByLabel('The calliper says').waitFor()
+  await clean('measuring')
 })
 
 test('no request leaves the machine, on any page, and none is refused by the policy', async ({ page, stand }) => {

@@ -58,8 +58,9 @@ test('a pen from the first choice to its saved record', async ({ page, stand }) 
 
   // Work: the first six steps, by key and by space bar.
   await page.getByRole('link', { name: 'Begin at the bench' }).click()
-  await expect(title(page)).toHaveText('Cut')
+  await expect(title(page)).toHaveText('Check the parts')
   await page.getByRole('button', { name: /^Begin/ }).click()
+  await press(page, /^All there/, /^Cut/)
   await press(page, /^Cut/, /^Drill/)
   await page.waitForFunction(() => document.activeElement === document.body)
   const through = ['Glue the tube', 'Square the ends', 'Turn to size']
@@ -81,17 +82,26 @@ test('a pen from the first choice to its saved record', async ({ page, stand }) 
   await expect(page.getByText(/“big” is not a length/)).toBeVisible()
   await page.getByLabel('Size').fill('0.6 mm')
   await page.getByRole('button', { name: 'Note it' }).click()
-  await expect(page.getByText(/Chip, tear-out, 0\.6 mm, barrel, 12\.7 mm from its tip end/)).toBeVisible()
+  const repair = page.getByRole('region', { name: 'Mend it before the ladder' })
+  await expect(repair).toContainText('Chip, tear-out, 0.6 mm, barrel, 12.7 mm from its tip end')
 
   // Undo of the last entry, undo of the undo, and a reload in the middle.
   await page.getByRole('button', { name: /^Take back/ }).click()
   await expect(page.getByText(/Chip, tear-out, 0\.6 mm/)).toHaveCount(0)
   await page.getByRole('button', { name: /^Put back/ }).click()
-  await expect(page.getByText(/Chip, tear-out, 0\.6 mm/)).toBeVisible()
+  await expect(repair).toBeVisible()
   await page.reload()
+  await expect(repair).toContainText('12.7 mm')
+
+  // The repair comes before the ladder: turned on, filled, turned flush; then the defect is mended by itself.
+  await repair.getByRole('button', { name: /fine shavings/ }).click()
   await expect(title(page)).toHaveText('Turn to size')
-  await expect(page.getByText(/Chip, tear-out, 0\.6 mm/)).toBeVisible()
-  await page.getByRole('button', { name: 'Mended' }).click()
+  await page.waitForFunction(() => document.activeElement === document.body)
+  await space(page, 'Fill: shavings and CA')
+  await space(page, 'Turn the fill flush')
+  await expect(page.getByRole('timer')).toBeVisible()
+  await space(page, /^P\d+/)
+  await expect(page.getByText(/Chip, tear-out, 0\.6 mm/)).toHaveCount(0)
 
   // On to the coats: two of them, and a wait that follows from the log.
   await space(page, /coat 1$/)
@@ -153,13 +163,13 @@ test('what is on the shelf changes the plan, and what is done stays done', async
 test('an entry made while the server is away is kept, told, and sent when it is back', async ({ page, pen, stand, request }) => {
   const made = await pen({ name: 'Far from the router' })
   await page.goto(`/pens/${made.id}/work`)
-  await expect(title(page)).toHaveText('Cut')
+  await expect(title(page)).toHaveText('Check the parts')
   await page.route('**/api/events', route => route.abort())
   await page.getByRole('button', { name: /^Begin/ }).click()
-  await press(page, /^Cut/, /^Drill/)
+  await press(page, /^All there/, /^Cut/)
   await expect(page.getByText('2 not sent yet')).toBeVisible()
   await page.reload()
-  await expect(title(page)).toHaveText(/^Drill/)
+  await expect(title(page)).toHaveText(/^Cut/)
   await page.unroute('**/api/events')
   await page.evaluate(() => window.dispatchEvent(new Event('online')))
   await expect(page.getByText(/not sent yet/)).toHaveCount(0)

@@ -17,7 +17,7 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
 
   await page.getByRole('link', { name: 'Begin at the bench' }).focus()
   await page.keyboard.press('Enter')
-  await expect(title).toHaveText('Cut')
+  await expect(title).toHaveText('Check the parts')
   await page.evaluate(() => (document.activeElement as HTMLElement).blur())
   await expect(async () => {
     await page.keyboard.press('Space')
@@ -29,6 +29,9 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
   await expect(title).toHaveText(/^Drill/)
   await page.keyboard.press('x')
   await expect(title).toHaveText('Glue the tube')
+  await page.keyboard.press('m')
+  await expect(page.getByRole('region', { name: 'Diameters' })).toBeVisible()
+  await page.keyboard.press('m')
 
   // Something is wrong: the form takes the focus, Escape leaves it, and letters typed into it are no keys of the bench.
   await page.keyboard.press('w')
@@ -42,7 +45,8 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
   await page.getByLabel('From its tip end').fill('20')
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Chip, tear-out, 0\.5 mm, barrel, 20\.0 mm from its tip end/)).toBeVisible()
-  await page.getByRole('button', { name: 'Left as it is' }).press('Enter')
+  await expect(page.getByRole('heading', { name: 'Mend it before the ladder' })).toBeFocused()
+  await page.getByRole('button', { name: 'Leave it as it is' }).press('Enter')
   await expect(page.getByText(/from its tip end/)).toHaveCount(0)
 
   await page.getByRole('link', { name: 'Record' }).press('Enter')
@@ -53,17 +57,17 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
 test('a held or bouncing key puts one coat on, not five', async ({ page, pen }) => {
   const made = await pen({ name: 'Gluey finger' })
   await page.goto(`/pens/${made.id}/work`)
-  await expect(page.locator('.title')).toHaveText('Cut')
+  await expect(page.locator('.title')).toHaveText('Check the parts')
   await page.keyboard.down('Space')
   for (let times = 0; times < 5; times++) await page.keyboard.down('Space')
   await page.keyboard.up('Space')
   await page.keyboard.press('Space')
-  await expect(page.getByRole('button', { name: /^Cut/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^All there/ })).toBeVisible()
   await expect.poll(async () => {
     const { events } = await (await page.request.get(`/api/pens/${made.id}`)).json() as { events: { kind: string }[] }
     return events.map(event => event.kind)
   }).toEqual(['begin'])
-  await expect(page.locator('.title')).toHaveText('Cut')
+  await expect(page.locator('.title')).toHaveText('Check the parts')
 })
 
 test('the work screen is dark by itself, the others follow the device; both can be chosen', async ({ page, pen }) => {

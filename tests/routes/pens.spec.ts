@@ -33,8 +33,11 @@ test('a taken mark and wrong fields are told one by one with what would do', asy
   const wrong = await request.post('/api/pens', { data: { mark: 'x', name: 'A', fitting: 'none', stray: 1 } })
   expect(wrong.status()).toBe(422)
   const { fields } = await wrong.json()
-  expect(Object.keys(fields)).toEqual(expect.arrayContaining(['mark', 'fitting', 'material', 'method', 'tool', 'film', '']))
+  expect(Object.keys(fields)).toEqual(expect.arrayContaining(['mark', 'material', 'method', 'tool', 'film', '']))
   expect(fields['']).toMatch(/stray/)
+  const unknown = await request.post('/api/pens', { data: { mark: 'Z900', name: 'Again', fitting: 'none', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss' } })
+  expect(unknown.status()).toBe(422)
+  expect((await unknown.json()).fields.fitting).toMatch(/not on the shelf any more/)
 })
 
 test('the same events twice, and overlapping, change nothing', async ({ request, pen }) => {

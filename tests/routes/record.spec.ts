@@ -27,11 +27,13 @@ test('the CSV survives a round trip through an independent parser, with names th
     ({ id: randomUUID(), pen: made.id, kind, barrels: ['only'], device: 'test', payload, at: new Date(Date.parse('2026-11-23T18:00:00Z') + seconds * 1000).toISOString() })
   await request.post('/api/events', { data: { events: [
     event('begin', { step: 'cut' }, 0), event('done', { step: 'cut' }, 65), event('defect', { kind: 'chip', barrel: 'only', fromTip: 12.5, size: 0.6, step: 'cut' }, 70),
+    event('measure', { barrel: 'only', fromTip: 0, diameter: 10.4, step: 'turn' }, 80), event('check', { step: 'cut', check: 'witness', answer: 'no' }, 81),
   ] } })
   const text = await (await request.get(`/api/pens/${made.id}/record.csv`)).text()
   const rows = parse(text, { columns: true }) as Record<string, string>[]
   const saved = await (await request.get(`/api/pens/${made.id}/record.json`)).json()
+  expect(saved).toMatchObject({ measured: [{ diameter: 10.4, step: 'turn' }], checks: [{ check: 'witness', answer: 'no' }] })
   expect(rows).toHaveLength(saved.steps.length)
-  expect(rows[0]).toMatchObject({ mark: made.mark, pen: '\'=1+1, "quoted"', step: 'Cut', status: 'done', hands_on_s: '65', timing: 'measured', defects: 'chip, only barrel, 12.5 mm from the tip end, 0.6 mm' })
+  expect(rows[1]).toMatchObject({ mark: made.mark, pen: '\'=1+1, "quoted"', step: 'Cut', status: 'done', hands_on_s: '65', timing: 'measured', defects: 'chip, only barrel, 12.5 mm from the tip end, 0.6 mm' })
   expect(text.endsWith('\r\n')).toBe(true)
 })

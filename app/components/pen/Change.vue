@@ -12,8 +12,8 @@ const trouble = ref('')
 
 watch(open, (now) => {
   if (!now) return
-  const { mark, name, reason, due, fitting, material, method, tool, film } = props.pen
-  form.value = { mark, name, reason, due, fitting, material, method, tool, film }
+  const { mark, name, reason, due, fitting, material, method, tool, film, blank } = props.pen
+  form.value = { mark, name, reason, due, fitting, material, method, tool, film, blank }
   errors.value = {}
   trouble.value = ''
 })

@@ -1,10 +1,29 @@
 <script setup lang="ts">
 import type { NewPen } from '#schemas'
-import { fittings, materials, methods } from '#reference'
+import { materialOf, materials, methods } from '#reference'
 
 /** The fields of a pen, for starting one and for changing one. Errors keep their room, so that nothing jumps. */
 const form = defineModel<NewPen>({ required: true })
 defineProps<{ errors: Record<string, string> }>()
+const stock = useStock()
+const { units } = storeToRefs(useWorkshop())
+
+const NONE = 'none'
+const fittings = computed(() => (stock.fittings ?? []).map(({ fitting, sets }) => ({ label: `${fitting.name}${sets ? `, ${sets} there` : ''}`, value: fitting.id })))
+const blanks = computed(() => [
+  { label: 'Not from the shelf', value: NONE },
+  ...(stock.blanks ?? []).filter(one => one.count > 0 || one.id === form.value.blank).map(one => ({ label: [one.name, one.width && one.length ? `${units.value.length(one.width, 0)} × ${units.value.length(one.length, 0)}` : '', `${one.count} there`].filter(Boolean).join(', '), value: one.id })),
+])
+/** A blank brings its material with it; one of its own keeps the nearest known one beside it. */
+function chooseBlank(id: string) {
+  form.value.blank = id === NONE ? null : id
+  const blank = stock.blank(form.value.blank)
+  if (blank) form.value.material = blank.material ?? 'unknown'
+}
+const ofBlank = computed(() => {
+  const blank = stock.blank(form.value.blank ?? null)
+  return blank && materialOf(blank).name
+})
 
 const choose = (rows: readonly { id: string, name: string }[]) => rows.map(row => ({ label: row.name, value: row.id }))
 const tools = [
@@ -23,10 +42,14 @@ const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the w
       <UInput v-model="form.name" size="xl" maxlength="80" autocomplete="off" />
     </UFormField>
     <UFormField label="Fitting" name="fitting" :error="errors.fitting ?? false" required>
-      <USelect v-model="form.fitting" size="xl" :items="choose(fittings)" placeholder="Choose a fitting" />
+      <USelect v-model="form.fitting" size="xl" :items="fittings" placeholder="Choose a fitting" />
     </UFormField>
-    <UFormField label="Material" name="material" :error="errors.material ?? false" required>
-      <USelect v-model="form.material" size="xl" :items="choose(materials)" placeholder="Choose a material" />
+    <UFormField label="Blank" name="blank" :error="errors.blank ?? false">
+      <USelect :model-value="form.blank ?? NONE" size="xl" :items="blanks" @update:model-value="chooseBlank(String($event))" />
+    </UFormField>
+    <UFormField label="Material" name="material" :error="errors.material ?? false" :hint="ofBlank ? 'as the blank' : undefined" required>
+      <UInput v-if="ofBlank" :model-value="ofBlank" size="xl" readonly />
+      <USelect v-else v-model="form.material" size="xl" :items="choose(materials)" placeholder="Choose a material" />
     </UFormField>
     <UFormField label="Finish" name="method" :error="errors.method ?? false" required>
       <USelect v-model="form.method" size="xl" :items="choose(methods)" />

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { BarrelId, Fitting, TurnedEnd } from '#core/barrel'
+import type { BarrelId, End, Fitting, Shape } from '#core/barrel'
+import type { SizedEnd } from '#core/plan'
+import { barrelNames, meeting } from '#core/barrel'
 import type { Defect } from '#core/defects'
 
 /** A pen side on and to scale, tip at the left: bushings, barrels, tubes, diameters above the ends, defects where they are. */
@@ -7,14 +9,19 @@ const props = withDefaults(defineProps<{
   fitting: Fitting
   colour: string
   size?: 'row' | 'work' | 'head'
-  ends?: readonly TurnedEnd[]
+  shapes?: Partial<Record<BarrelId, Shape>>
+  ends?: readonly SizedEnd[]
+  /** Diameters as measured, with how they will end; the latest at each place. */
+  measured?: readonly { barrel: BarrelId, fromTip: number, diameter: number, meets: string, says: string }[]
+  /** Whether the ends can be dragged up and down. */
+  live?: boolean
   defects?: readonly (Defect & { settled?: unknown })[]
   resin?: boolean
   /** A place that is being chosen. */
   place?: { barrel: BarrelId, fromTip: number } | null
   label: string
-}>(), { size: 'row', ends: () => [], defects: () => [], resin: false, place: null })
-const emit = defineEmits<{ pick: [place: { barrel: BarrelId, fromTip: number }] }>()
+}>(), { size: 'row', shapes: () => ({}), ends: () => [], measured: () => [], live: false, defects: () => [], resin: false, place: null })
+const emit = defineEmits<{ pick: [place: { barrel: BarrelId, fromTip: number }], turn: [end: { barrel: BarrelId, end: End, diameter: number }] }>()
 
 const { units } = storeToRefs(useWorkshop())
 /** The greatest height of the drawing in each size. */
@@ -22,7 +29,7 @@ const MOST = { row: '46px', work: '46px', head: '92px' }
 /** Half the size of a defect's mark, mm: alike on the screen in every size. */
 const half = computed(() => props.size === 'head' ? 1.2 : 2)
 const id = useId()
-const strip = computed(() => layStrip(props.fitting))
+const strip = computed(() => layStrip(props.fitting, props.shapes))
 const y = computed(() => strip.value.height / 2)
 const percent = (mm: number) => `${100 * mm / strip.value.width}%`
 const xOf = (barrel: BarrelId, fromTip: number) => strip.value.barrels.find(laid => laid.barrel.id === barrel)!.x + fromTip
@@ -31,7 +38,38 @@ const marks = computed(() => props.ends.map((end) => {
   const laid = strip.value.barrels.find(one => one.barrel.id === end.barrel)!
   return { end, x: end.end === 'tip' ? laid.x : laid.x + laid.barrel.tubeLength }
 }))
-const proudWords = (end: TurnedEnd) => Math.abs(end.proud) < 0.005 ? 'flush' : `${units.value.length(Math.abs(end.proud))} ${end.proud < 0 ? 'under' : 'proud'}`
+const proudWords = (end: SizedEnd) => Math.abs(end.proud) < 0.005 ? 'flush' : `${units.value.length(Math.abs(end.proud))} ${end.proud < 0 ? 'under' : 'proud'}`
+/** What stands below the diameter: how it was measured to end, how one's own diameter will end, or how far the figure lies from the metal. */
+function meets(end: SizedEnd): { says: string, off: boolean } {
+  const at = end.end === 'tip' ? 0 : props.fitting.barrels.find(one => one.id === end.barrel)!.tubeLength
+  const found = props.measured.findLast(one => one.barrel === end.barrel && Math.abs(one.fromTip - at) <= 1)
+  if (found) return { says: `now ${units.value.length(found.diameter)}: ${found.meets}`, off: found.meets !== 'flush' }
+  if (end.own === undefined) return { says: proudWords(end), off: false }
+  const way = meeting(end.over)
+  return { says: way === 'flush' ? 'ends flush' : `ends ${units.value.length(Math.abs(end.over))} ${way}`, off: way !== 'flush' }
+}
+
+/** A pixel of dragging is this much on the diameter, mm; an arrow key as much. */
+const FINE = 0.01
+const dragged = ref<{ key: string, from: number, diameter: number }>()
+const keyOf = (end: SizedEnd) => `${end.barrel} ${end.end}`
+const turnedTo = (end: SizedEnd) => end.own ?? end.diameter.value
+function turn(end: SizedEnd, diameter: number) {
+  emit('turn', { barrel: end.barrel, end: end.end, diameter: Math.max(0.1, Math.round(diameter * 1000) / 1000) })
+}
+function grab(event: PointerEvent, end: SizedEnd) {
+  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  dragged.value = { key: keyOf(end), from: event.clientY, diameter: turnedTo(end) }
+}
+function drag(event: PointerEvent, end: SizedEnd) {
+  if (dragged.value?.key === keyOf(end)) turn(end, dragged.value.diameter + (dragged.value.from - event.clientY) * FINE)
+}
+function nudge(event: KeyboardEvent, end: SizedEnd) {
+  const by = { ArrowUp: FINE, ArrowDown: -FINE, PageUp: 0.1, PageDown: -0.1 }[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  turn(end, turnedTo(end) + by)
+}
 
 function pick(event: MouseEvent) {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
@@ -44,8 +82,8 @@ function pick(event: MouseEvent) {
   <div class="mandrel" :class="{ marked: marks.length }" :style="{ '--ratio': strip.width / strip.height, '--most': MOST[size] }">
     <div v-if="marks.length" class="marks figures">
       <div v-for="{ end, x } in marks" :key="`${end.barrel}${end.end}`" :class="end.end" :style="{ left: percent(x) }">
-        <FigureOpen :figure="end.diameter"><b>{{ units.length(end.diameter.value) }}</b></FigureOpen>
-        <span class="quiet">{{ proudWords(end) }}</span>
+        <FigureOpen :figure="end.diameter"><b>{{ units.length(turnedTo(end)) }}</b></FigureOpen>
+        <span :class="meets(end).off ? 'harm' : 'quiet'">{{ meets(end).says }}</span>
       </div>
     </div>
     <svg :viewBox="`0 0 ${strip.width} ${strip.height}`" role="img" :aria-label="label" @click="pick">
@@ -73,8 +111,18 @@ function pick(event: MouseEvent) {
       <g v-for="defect in defects" :key="defect.id" :class="['fault', { settled: defect.settled }]" :transform="`translate(${xOf(defect.barrel, defect.fromTip)} ${y})`">
         <path :d="`M0-${half} ${half} 0 0 ${half}-${half} 0Z`" />
       </g>
+      <path v-for="one in measured" :key="`${one.barrel}${one.fromTip}`" :d="`M${xOf(one.barrel, one.fromTip)} ${y - one.diameter / 2 - 0.6}v${one.diameter + 1.2}`" class="measured"><title>{{ one.says }}</title></path>
       <path v-if="place" :d="`M${xOf(place.barrel, place.fromTip)} 0v${strip.height}`" class="place" />
     </svg>
+    <template v-if="live">
+      <button
+        v-for="{ end, x } in marks" :key="keyOf(end)" type="button" class="handle" :class="[end.end, { dragged: dragged?.key === keyOf(end) }]" :style="{ left: percent(x) }" role="slider" aria-orientation="vertical"
+        :aria-label="`Turn the ${end.end} end of the ${barrelNames[end.barrel]} to`" :aria-valuenow="Number(turnedTo(end).toFixed(3))" :aria-valuemin="0" :aria-valuemax="40" :aria-valuetext="`${units.length(turnedTo(end))}, ${meets(end).says}`"
+        title="Drag up or down; arrow keys turn by a hundredth" @pointerdown="grab($event, end)" @pointermove="drag($event, end)" @pointerup="dragged = undefined" @pointercancel="dragged = undefined" @keydown="nudge($event, end)"
+      >
+        <i aria-hidden="true" />
+      </button>
+    </template>
   </div>
 </template>
 
@@ -87,6 +135,13 @@ svg { display: block; width: 100%; aspect-ratio: var(--ratio); overflow: visible
 .tube { fill: none; stroke: var(--brass); stroke-width: 0.16; stroke-dasharray: 1 0.7; opacity: 0.9; }
 .fault path { fill: var(--brick); stroke: var(--surface); stroke-width: 0.5; }
 .fault.settled path { fill: none; stroke: var(--brick); }
+/* The hand that turns an end: a small double arrow on the joint, with room for a finger round it. */
+.handle { position: absolute; bottom: 0; width: 44px; height: 100%; max-height: 92px; padding: 0; cursor: ns-resize; touch-action: none; display: grid; align-items: end; justify-items: center; }
+.handle.tip { transform: translateX(-4px); justify-items: start; }
+.handle.clip { transform: translateX(calc(-100% + 4px)); justify-items: end; }
+.handle i { width: 10px; height: 30px; margin-bottom: calc(50% - 4px); border-radius: 5px; border: 2px solid var(--surface); background: var(--ink); opacity: 0.75; }
+.handle:hover i, .handle:focus-visible i, .handle.dragged i { opacity: 1; background: var(--leaf); }
+.measured { stroke: var(--ink); stroke-width: 0.35; }
 .place { stroke: var(--ink); stroke-width: 0.5; stroke-dasharray: 1.5 1; }
 .marks { height: 3.6rem; }
 .marks > div { position: absolute; top: 0; display: grid; height: 3.6rem; align-content: end; padding-bottom: 0.9rem; line-height: 1.25; white-space: nowrap; }

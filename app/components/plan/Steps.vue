@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BenchState } from '#core/bench'
 import { barrelNames } from '#core/barrel'
-import { stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
+import { stepSpeed, stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { cautionsFor } from '#reference'
 
@@ -16,6 +16,7 @@ const rows = computed(() => props.traced.steps.map((one, index) => ({
   status: props.state.steps[index]!.status,
   next: props.state.next?.id === one.step.id,
   caution: cautionsFor(one.step)[0],
+  speed: one.step.id === props.chosen ? stepSpeed(props.plan, one.step, props.traced) : undefined,
 })))
 /** The run of settled steps at the start, folded away so that the next one is in sight. */
 const settled = computed(() => {
@@ -37,7 +38,7 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
         <span class="number" aria-hidden="true">✓</span><b>{{ settled }} steps done</b><span class="why">{{ rows[0]!.words.title }} to {{ rows[settled - 1]!.words.title }}</span><span class="time">{{ unfolded ? 'fold' : 'show' }}</span>
       </button>
     </li>
-    <li v-for="{ one, index, words, status, next, caution } in shown" :key="one.step.id" :class="[status, { next, chosen: one.step.id === chosen }]">
+    <li v-for="{ one, index, words, status, next, caution, speed } in shown" :key="one.step.id" :class="[status, { next, chosen: one.step.id === chosen }]">
       <button type="button" class="head" :aria-expanded="one.step.id === chosen" @click="toggle(one.step.id)">
         <span class="number" aria-hidden="true">{{ status === 'done' ? '✓' : status === 'skipped' ? '–' : next ? '▸' : index + 1 }}</span>
         <span class="sr-only">{{ { done: 'Done:', skipped: 'Left out:', open: next ? 'Next:' : '' }[status] }}</span>
@@ -55,10 +56,18 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
             <div><dt>Takes off</dt><dd><FigureOpen :figure="one.grit.removes" /></dd></div>
             <div><dt>Leaves scratches of</dt><dd><FigureOpen :figure="one.grit.leaves" /></dd></div>
           </template>
+          <div v-if="speed"><dt>Speed</dt><dd><FigureOpen :figure="speed.surface">{{ speed.spindle.value }} rev/min, {{ units.speed(speed.surface.value) }}</FigureOpen>; usual {{ speed.usual }}</dd></div>
           <template v-if="one.step.kind === 'cut'">
             <div v-for="piece in traced.stick.pieces" :key="piece.barrel"><dt>{{ capital(barrelNames[piece.barrel]) }}</dt><dd><FigureOpen :figure="piece.length" /></dd></div>
             <div><dt>From a stick of</dt><dd><FigureOpen :figure="traced.stick.total" /></dd></div>
           </template>
+          <template v-if="one.step.kind === 'drill'">
+            <div v-for="barrel in traced.size.barrels" :key="barrel.barrel.id"><dt>{{ capital(barrelNames[barrel.barrel.id]) }}</dt><dd><FigureOpen :figure="barrel.drilling.depth" /> deep, wander <FigureOpen :figure="barrel.section.wander" /></dd></div>
+          </template>
+          <template v-if="one.step.kind === 'tube'">
+            <div v-for="barrel in traced.size.barrels" :key="barrel.barrel.id"><dt>{{ capital(barrelNames[barrel.barrel.id]) }}</dt><dd><FigureOpen :figure="barrel.glue.volume" /> of glue over <FigureOpen :figure="barrel.glue.area" /> of brass</dd></div>
+          </template>
+          <PlanParts v-if="one.step.kind === 'parts'" :fitting="plan.inputs.fitting" />
           <template v-if="one.step.kind === 'turn'">
             <div v-for="end in traced.ends" :key="end.barrel + end.end"><dt>{{ capital(barrelNames[end.barrel]) }}, {{ end.end }} end</dt><dd><FigureOpen :figure="end.diameter" />, wall <FigureOpen :figure="end.wall" /></dd></div>
           </template>

@@ -10,7 +10,7 @@ const store = useWorkshop()
 const { wish } = useTheme()
 const toast = useToast()
 
-const form = reactive({ temperature: 20, humidity: 50, units: 'metric' as Workshop['units'] })
+const form = reactive({ temperature: 20, humidity: 50, units: 'metric' as Workshop['units'], perEnd: null as number | null, kerf: null as number | null, wander: null as number | null, leastWall: null as number | null })
 const errors = ref<Record<string, string>>({})
 const fahrenheit = computed(() => form.units !== 'metric')
 
@@ -20,6 +20,7 @@ watch(open, (now) => {
   errors.value = {}
   form.units = kept.units
   form.humidity = kept.humidity
+  Object.assign(form, { perEnd: kept.perEnd ?? null, kerf: kept.kerf ?? null, leastWall: kept.leastWall ?? null, wander: kept.wander == null ? null : kept.wander * 100 })
   form.temperature = rounded(kept.units === 'metric' ? kept.celsius : toFahrenheit(kept.celsius))
 })
 watch(fahrenheit, (now, before) => {
@@ -32,8 +33,11 @@ const usable = computed(() => Number.isFinite(celsius.value) && form.humidity > 
 
 async function save() {
   if (!store.workshop) return
+  const broken = (['perEnd', 'kerf', 'leastWall'] as const).filter(field => Number.isNaN(form[field]))
+  errors.value = Object.fromEntries(broken.map(field => [field, 'Should be a length, or be left empty.']))
+  if (broken.length) return
   try {
-    await store.save({ version: store.workshop.version, celsius: rounded(celsius.value), humidity: form.humidity, units: form.units })
+    await store.save({ version: store.workshop.version, celsius: rounded(celsius.value), humidity: form.humidity, units: form.units, perEnd: form.perEnd, kerf: form.kerf, leastWall: form.leastWall, wander: form.wander == null ? null : rounded(form.wander) / 100 })
     open.value = false
     toast.add({ title: 'Kept. New plans use this air.' })
   } catch (error) {
@@ -64,6 +68,13 @@ const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device',
           Dew point {{ store.units.temperature(dewPoint(celsius, form.humidity)) }} · wood left in this air settles at
           {{ equilibriumMoisture(celsius, form.humidity).toFixed(1) }} % moisture
         </p>
+        <fieldset class="habits">
+          <legend>Your own ways of cutting; empty means as usual</legend>
+          <FieldMeasure v-model="form.perEnd" label="Spare at each end" placeholder="1.6 mm, 2 mm if it tears" size="lg" :error="errors.perEnd" />
+          <FieldMeasure v-model="form.kerf" label="Saw kerf" placeholder="1.2 mm" size="lg" :error="errors.kerf" />
+          <UFormField label="Drill wander, % of depth" :error="errors.wander ?? false"><UInputNumber v-model="form.wander" size="lg" placeholder="1" :min="0" :max="10" :step="0.1" :step-snapping="false" /></UFormField>
+          <FieldMeasure v-model="form.leastWall" label="Least wall over a tube" placeholder="0.4 mm" size="lg" :error="errors.leastWall" />
+        </fieldset>
         <URadioGroup v-model="form.units" legend="Units" :items="unitChoices" />
         <URadioGroup v-model="wish" legend="Theme" :items="themes" />
         <div class="end">
@@ -78,5 +89,8 @@ const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device',
 <style scoped>
 .form { display: grid; gap: 1.1rem; }
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; }
+.habits { display: grid; grid-template-columns: 1fr 1fr; gap: 0 1rem; }
+.habits legend { margin-bottom: 0.4rem; font-weight: 500; }
+.habits > :deep(*) { min-height: 5.6rem; }
 .end { display: flex; justify-content: flex-end; gap: 0.75rem; flex-wrap: wrap; }
 </style>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The keys of the work screen: one yellow, the rest quiet; each says which key of the keyboard does the same. */
 defineProps<{ done: string, canTakeBack: boolean, canPutBack: boolean, canSkip: boolean }>()
-const emit = defineEmits<{ done: [], wrong: [], back: [], forth: [], skip: [] }>()
+const emit = defineEmits<{ done: [], wrong: [], measure: [], back: [], forth: [], skip: [] }>()
 
 /** A key that was clicked gives the focus back, so that the space bar means “done” again. */
-function press(event: MouseEvent, what: 'done' | 'wrong' | 'back' | 'forth' | 'skip') {
+function press(event: MouseEvent, what: 'done' | 'wrong' | 'measure' | 'back' | 'forth' | 'skip') {
   if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
   emit(what as 'done')
 }
@@ -14,6 +14,7 @@ function press(event: MouseEvent, what: 'done' | 'wrong' | 'back' | 'forth' | 's
   <div class="keys">
     <button type="button" class="key next" @click="press($event, 'done')"><span>{{ done }}</span><kbd>space</kbd></button>
     <button type="button" class="key" @click="press($event, 'wrong')"><span>Something is wrong</span><kbd>w</kbd></button>
+    <button type="button" class="key" @click="press($event, 'measure')"><span>Measure</span><kbd>m</kbd></button>
     <button v-if="canPutBack" type="button" class="key" @click="press($event, 'forth')"><span>Put back</span><kbd>y</kbd></button>
     <button type="button" class="key" :disabled="!canTakeBack" @click="press($event, 'back')"><span>Take back</span><kbd>z</kbd></button>
     <button type="button" class="key" :disabled="!canSkip" @click="press($event, 'skip')"><span>Leave this out</span><kbd>x</kbd></button>

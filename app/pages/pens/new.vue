@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { makePlan, remarks, trace } from '#core/plan'
-import { fittings, materials, methods } from '#reference'
+import { makePlan, planBlank, remarks, trace } from '#core/plan'
+import { materialOf, materials, methods } from '#reference'
 import { newPenSchema, type FieldErrors, type NewPen } from '#schemas'
 import type { Pen } from '~~/server/db/pens'
 import { abrasiveName, grainSize } from '#core/abrasives'
@@ -8,6 +8,7 @@ import { abrasiveName, grainSize } from '#core/abrasives'
 useHead({ title: 'Start a pen · Oxlip' })
 const pens = usePens()
 const store = useWorkshop()
+const stock = useStock()
 const form = ref<NewPen>(emptyPen())
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
@@ -20,13 +21,17 @@ const { loaded } = useLoad(async () => {
 
 /** The plan as it would be, worked out here while the form is filled in. */
 const preview = computed(() => {
-  const { fitting, material, method, tool, film } = form.value
-  const [chosenFitting, chosenMaterial, chosenMethod] = [fittings.find(row => row.id === fitting), materials.find(row => row.id === material), methods.find(row => row.id === method)]
+  const { fitting, material, method, tool, film, blank } = form.value
+  const from = stock.blank(blank ?? null)
+  const [chosenFitting, chosenMaterial, chosenMethod] = [stock.fitting(fitting)?.fitting, from ? materialOf(from) : materials.find(row => row.id === material), methods.find(row => row.id === method)]
   if (!chosenFitting || !chosenMaterial || !chosenMethod || !store.shelf || !store.workshop) return undefined
-  const { celsius, humidity } = store.workshop
-  const plan = makePlan({ fitting: chosenFitting, material: chosenMaterial, method: chosenMethod, shelf: store.shelf, climate: { celsius, humidity }, wishes: { tool, film } })
+  const { celsius, humidity, perEnd, kerf, wander, leastWall } = store.workshop
+  const plan = makePlan({
+    fitting: chosenFitting, material: chosenMaterial, method: chosenMethod, shelf: store.shelf, climate: { celsius, humidity }, wishes: { tool, film },
+    habits: { perEnd, kerf, wander, leastWall }, ...(from ? { blank: planBlank(from) } : {}),
+  })
   const traced = trace(plan)
-  return { plan, traced, remarks: remarks(plan, traced) }
+  return { plan, traced, remarks: remarks(plan, traced, store.units) }
 })
 const ladder = computed(() => preview.value?.plan.steps.flatMap(step => step.kind === 'sand' ? [`${abrasiveName(step.abrasive)} (${grainSize(step.abrasive.scale, step.abrasive.mark)} µm)`] : []).join(' · '))
 
@@ -65,10 +70,12 @@ async function start() {
         <template v-if="preview">
           <PenStrip :fitting="preview.plan.inputs.fitting" :colour="preview.plan.inputs.material.colour" :resin="preview.plan.inputs.material.classes.includes('resin')" :ends="preview.traced.ends" size="head" label="The pen, to scale, with the diameters to turn to" />
           <dl class="figures">
+            <div><dt>Cut</dt><dd>{{ preview.traced.stick.pieces.map(piece => store.units.length(piece.length.value, 1)).join(' and ') }}, {{ store.units.length(preview.traced.size.section.value, 1) }} square at least</dd></div>
             <div><dt>Grits</dt><dd>{{ ladder || 'none on the shelf will do' }}</dd></div>
             <div><dt>Coats</dt><dd>{{ preview.traced.steps.at(-1)!.after.coats }}</dd></div>
           </dl>
           <PlanTotals :traced="preview.traced" />
+          <PlanParts :fitting="preview.plan.inputs.fitting" />
           <PlanRemarks :remarks="preview.remarks" />
         </template>
         <p v-else class="quiet">Choose a fitting and a material, and here stands what it will take: diameters, grits, coats, time.</p>

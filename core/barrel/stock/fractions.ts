@@ -2,7 +2,7 @@ import type { Task } from './problem'
 
 /** mm/100 to the step of the knapsack's table; sizes round down and sticks up, so that the bound stays one. */
 const STEP = 100
-const MOST_ROUNDS = 120
+const MOST_ROUNDS = 90
 
 /** Pieces of one length and of the same sticks. */
 interface Group {

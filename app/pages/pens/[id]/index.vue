@@ -1,23 +1,54 @@
 <script setup lang="ts">
-import { leastFilm, planDifference, revisePlan } from '#core/plan'
-import { fittings, materials, methods } from '#reference'
+import { useLocalStorage } from '@vueuse/core'
+import type { BarrelId, End } from '#core/barrel'
+import { leastFilm, planBlank, planDifference, revisePlan } from '#core/plan'
+import { materialOf, materials, methods } from '#reference'
 
 const store = usePen()
 const workshop = useWorkshop()
+const stock = useStock()
 const toast = useToast()
-const { pen, plan, traced, state, said } = storeToRefs(store)
+const { pen, plan, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
 const changing = ref(false)
+const sizing = useLocalStorage('oxlip-sizing-open', false)
+const size = useTemplateRef<{ setEnd: (barrel: BarrelId, end: End, diameter: number) => void }>('size')
+
+/** What the steps and their drawing follow from: while only the size is edited they stay as they stand, which keeps every edit within a frame. */
+const drawn = computed(() => [plan.value?.steps, state.value?.log.length, chosen.value, workshop.units])
+
+/** An end that was dragged on the strip; the panel that shows what it means opens with it. */
+async function turn({ barrel, end, diameter }: { barrel: BarrelId, end: End, diameter: number }) {
+  if (!sizing.value) {
+    sizing.value = true
+    await nextTick()
+  }
+  size.value?.setEnd(barrel, end, diameter)
+}
+async function keepSize() {
+  try {
+    await store.keepSizing()
+    toast.add({ title: 'Kept. The plan follows.' })
+  } catch (error) {
+    const answer = refused(error)
+    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
+    if (answer.status === 409) await store.load(pen.value!.id)
+  }
+}
 
 /** What the plan would be with the shelf and the air as they are now. */
 const changes = computed(() => {
-  if (!plan.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished) return []
+  if (!plan.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished || draft.value) return []
   const { celsius, humidity } = workshop.workshop
   const done = new Set(state.value.steps.filter(one => one.status !== 'open').map(one => one.step.id))
-  const { fitting, material, method } = pen.value
+  const { fitting, material, method, blank, sizing: own, tool, film } = pen.value
+  const [kept, cutFrom] = [stock.fitting(fitting), stock.blank(blank)]
+  const { perEnd, kerf, wander, leastWall } = workshop.workshop
   return planDifference(plan.value, revisePlan(plan.value, {
     shelf: workshop.shelf, climate: { celsius, humidity },
-    fitting: fittings.find(row => row.id === fitting)!, material: materials.find(row => row.id === material)!, method: methods.find(row => row.id === method)!,
+    ...(kept ? { fitting: kept.fitting } : {}), material: cutFrom ? materialOf(cutFrom) : blank ? plan.value.inputs.material : materials.find(row => row.id === material)!, method: methods.find(row => row.id === method)!,
+    wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
+    ...(cutFrom ? { blank: planBlank(cutFrom) } : {}),
   }, done))
 })
 
@@ -36,14 +67,18 @@ async function planAgain() {
 <template>
   <div v-if="pen && plan && traced && state" class="plan">
     <PenHead :pen="pen" />
-    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :ends="traced.ends" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" />
+    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" :ends="traced.ends" :measured="measured" :defects="state.defects" live size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" @turn="turn" />
     <div class="under">
       <p class="made quiet figures">
         {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
         <button type="button" class="key small" @click="changing = true">Change</button>
+        <button type="button" class="key small" :aria-expanded="sizing" @click="sizing = !sizing">Shape and size</button>
+        <span v-if="draft" role="status">not kept yet</span>
       </p>
       <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
     </div>
+    <PlanSize v-if="sizing" ref="size" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
+    <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">
       <p><b>Shelf or air have changed since this was planned.</b> A new plan would be {{ changes.join(', ') }}.<span v-if="state.begun"> What is done stays done.</span></p>
@@ -52,12 +87,12 @@ async function planAgain() {
     <div class="halves">
       <section aria-labelledby="steps">
         <h2 id="steps">Steps</h2>
-        <PlanSteps :plan="plan" :traced="traced" :state="state" :chosen="chosen" @choose="chosen = $event" />
+        <PlanSteps v-memo="[...drawn, plan.inputs.wishes.ends, chosen === 'turn' ? traced : null]" :plan="plan" :traced="traced" :state="state" :chosen="chosen" @choose="chosen = $event" />
       </section>
       <section class="side" aria-labelledby="surface">
         <div class="beside"><h2 id="surface">What happens at the surface</h2></div>
-        <PlanSurface :traced="traced" :least="leastFilm(plan.inputs.wishes.film).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
-        <PlanTotals :traced="traced" :begun="state.begun" />
+        <PlanSurface v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs.wishes.film).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
+        <PlanTotals v-memo="drawn" :traced="traced" :begun="state.begun" />
       </section>
     </div>
     <PenChange v-model:open="changing" :pen="pen" :begun="state.begun" />

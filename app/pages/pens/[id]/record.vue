@@ -2,11 +2,13 @@
 import { format } from 'date-fns'
 import { record } from '#core/bench'
 import { barrelNames } from '#core/barrel'
-import { stepWords, waitWords } from '#core/plan'
+import { checksFor, stepWords, waitWords } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { defects as catalogue } from '#reference'
 
-const { pen, plan, traced, state, events } = storeToRefs(usePen())
+const { pen, plan, traced, state, events, measured } = storeToRefs(usePen())
+const stock = useStock()
+const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 const { units } = storeToRefs(useWorkshop())
 const { now } = useClock()
 
@@ -20,6 +22,11 @@ const waits = computed(() => {
 })
 const planned = computed(() => rows.value.reduce((sum, { row }) => sum + (row.status === 'done' ? row.planned : 0), 0))
 const takenBack = computed(() => state.value?.log.filter(entry => !entry.inForce && entry.event.kind !== 'undo') ?? [])
+const failed = computed(() => (told.value?.checks ?? []).filter(one => one.answer === 'no').map((one) => {
+  const step = plan.value!.steps.find(each => each.id === one.step)
+  const ask = step && checksFor(plan.value!, step, traced.value!, units.value).find(check => check.id === one.check)?.ask
+  return { step: one.step, ask: ask ?? one.check }
+}))
 const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)!.name
 const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === id)?.words.title ?? traced.value?.steps.find(one => one.step.id === id)?.step.kind ?? id
 </script>
@@ -27,8 +34,12 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
 <template>
   <div v-if="pen && plan && state && told" class="record figures">
     <PenHead :pen="pen" />
-    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`" />
+    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`" />
 
+    <section v-if="blank && (blank.origin || blank.photo)" class="story" aria-label="The wood">
+      <a v-if="blank.photo" :href="`/api/photos/${blank.photo}`" target="_blank" rel="noopener"><img :src="`/api/photos/${blank.photo}?size=small`" :alt="`${blank.name}, opens large`"></a>
+      <p class="quiet">{{ blank.origin }}</p>
+    </section>
     <section v-if="!rows.length" class="empty sheet">
       <p>Nothing is entered yet. The record writes itself while the pen is worked.</p>
       <NuxtLink class="key next" :to="`/pens/${pen.id}/work`">Begin at the bench</NuxtLink>
@@ -70,6 +81,14 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
           </li>
         </ul>
       </section>
+      <section v-if="state.measured.length" aria-labelledby="measured">
+        <h2 id="measured">Diameters measured</h2>
+        <ul><li v-for="one in state.measured" :key="one.id"><b>{{ units.length(one.diameter) }}</b>, {{ barrelNames[one.barrel] }}, {{ units.length(one.fromTip, 1) }} from its tip end, {{ clockTime(one.at, now) }}, {{ stepTitle(one.step).toLowerCase() }}</li></ul>
+      </section>
+      <section v-if="failed.length" aria-labelledby="looked">
+        <h2 id="looked">Looked at, and answered no</h2>
+        <ul><li v-for="one in failed" :key="one.step + one.ask">{{ one.ask }} {{ stepTitle(one.step) }}</li></ul>
+      </section>
       <section v-if="state.offPlan.length" aria-labelledby="off">
         <h2 id="off">Entered for an older plan</h2>
         <ul class="quiet"><li v-for="event in state.offPlan" :key="event.id">{{ clockTime(event.at, now) }}, {{ event.kind }} {{ 'step' in event.payload ? event.payload.step : '' }}</li></ul>
@@ -84,6 +103,9 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
 
 <style scoped>
 .record { display: grid; gap: 1rem; }
+.story { display: flex; flex-wrap: wrap; gap: 1rem; align-items: center; }
+.story img { max-height: 7rem; border-radius: 8px; }
+.story p { flex: 1 1 20rem; white-space: pre-line; font-style: italic; }
 .over { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem; }
 .sums { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1.3rem; }
 .sums > div { display: flex; align-items: baseline; gap: 0.5rem; }

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { barrelNames } from '#core/barrel'
-import type { Defect } from '#core/defects'
+import { mendedFirst, type Defect, type RepairWay } from '#core/defects'
+import { checksFor, phases } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { defects as catalogue } from '#reference'
 
 definePageMeta({ layout: 'work' })
 const store = usePen()
-const { pen, plan, traced, state } = storeToRefs(store)
+const { pen, plan, traced, state, measured } = storeToRefs(store)
+const stock = useStock()
 const outbox = useOutbox()
 const pens = usePens()
 const workshop = useWorkshop()
@@ -39,7 +41,38 @@ function note(found: Omit<Defect, 'id'>) {
 }
 const settle = (defect: Defect, how: 'mended' | 'left') => void store.enter({ kind: 'settle', payload: { defect: defect.id, how } }, [defect.barrel])
 
+const checks = computed(() => plan.value && traced.value && next.value ? checksFor(plan.value, next.value.step, traced.value, units.value) : [])
+const answer = (check: string, said: 'yes' | 'no') => next.value && void store.enter({ kind: 'check', payload: { step: next.value.step.id, check, answer: said } }, next.value.step.barrels)
+
+/** Steps at whose end diameters are measured as a matter of course; elsewhere a key opens it. */
+const measuring = ref(false)
+const measures = computed(() => measuring.value || Boolean(next.value && ['turn', 'check'].includes(next.value.step.kind)))
+watch(() => next.value?.step.id, () => {
+  measuring.value = false
+})
+
+/** A chip, crack or void found before the ladder opens its repair; put off, it comes back before the first grit. */
+const later = ref(new Set<string>())
+const early = computed(() => next.value && phases.indexOf(next.value.step.phase) < phases.indexOf('sand'))
+const turned = computed(() => state.value?.steps.some(one => one.step.id === 'turn' && one.status === 'done') ?? false)
+const atLadder = computed(() => next.value?.step.phase === 'sand' && !state.value?.steps.some(one => one.step.phase === 'sand' && one.status === 'done'))
+const repairing = computed(() => open.value.find((defect) => {
+  if (!mendedFirst.includes(defect.kind) || (!early.value && !atLadder.value)) return false
+  if (defect.repair === 'turn it out') return turned.value
+  return !defect.repair && (atLadder.value || !later.value.has(defect.id))
+}))
+function mend(way: RepairWay) {
+  const defect = repairing.value
+  if (defect) void store.enter({ kind: 'repair', payload: { defect: defect.id, way, step: next.value?.step.id ?? null } }, [defect.barrel])
+}
+/** What stands beside the next action: things to look at and to measure. */
+const beside = computed(() => checks.value.length > 0 || measures.value)
+const blank = computed(() => stock.blank(pen.value?.blank ?? null))
+
 useWorkKeys({
+  'm': () => {
+    measuring.value = !measuring.value
+  },
   ' ': done,
   'w': () => {
     noting.value = true
@@ -47,14 +80,14 @@ useWorkKeys({
   'z': takeBack,
   'y': putBack,
   'x': skip,
-}, () => !noting.value)
+}, () => !noting.value && !repairing.value)
 </script>
 
 <template>
   <div v-if="pen && plan && traced && state" class="work figures">
     <header>
       <NuxtLink :to="`/pens/${pen.id}`" class="pen"><PenTag :mark="pen.mark" size="head" /><h1>{{ pen.name }}</h1></NuxtLink>
-      <PenStrip class="strip" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :defects="state.defects" size="work" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}`" />
+      <PenStrip class="strip" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="work" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}`" />
       <p class="air quiet">
         {{ clockTime(now, now) }}<template v-if="workshop.workshop"> · {{ units.temperature(workshop.workshop.celsius) }} · {{ workshop.workshop.humidity.toFixed(0) }} %</template>
         <span v-if="outbox.pending.length" role="status"> · {{ outbox.pending.length }} not sent yet</span>
@@ -68,7 +101,9 @@ useWorkKeys({
 
     <WorkDefect v-if="noting" :plan="plan" @note="note" @close="noting = false" />
 
-    <section v-else-if="next && words" class="next" aria-live="polite">
+    <WorkRepair v-else-if="repairing" :key="repairing.id" :defect="repairing" :plan="plan" :traced="traced" :turned="turned" :last="atLadder === true" :can-take-back="state.takeBack.length > 0" @mended="settle(repairing, 'mended')" @back="takeBack" @choose="mend" @leave="settle(repairing, 'left')" @later="later.add(repairing.id)" />
+
+    <section v-else-if="next && words" class="next" :class="{ looking: beside }" aria-live="polite">
       <div class="say">
         <p class="lead">{{ line }}</p>
         <p class="title">{{ words.title }}</p>
@@ -80,7 +115,14 @@ useWorkKeys({
         </div>
         <p v-else class="takes">about <FigureOpen :figure="next.handsOn" /></p>
       </div>
-      <WorkFilmStack v-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state" :traced="traced" />
+      <aside v-if="beside" class="beside" aria-label="To look at and to measure">
+        <BarrelStick v-if="['cut', 'drill'].includes(next.step.kind) && !next.step.again" :stick="traced.stick" :mark="pen.mark" :colour="plan.inputs.material.colour" :section="traced.size.section.value" :drilled="next.step.kind === 'drill'" label="The stick to scale, with its cuts, the witness mark and from where it is drilled" />
+        <PlanParts v-if="next.step.kind === 'parts'" :fitting="plan.inputs.fitting" class="parts" />
+        <ShelfMoisture v-if="next.step.kind === 'dry' && blank" :blank="blank" />
+        <WorkMeasure v-if="measures" :traced="traced" :state="state" :step="next.step.id" @measure="reading => void store.enter({ kind: 'measure', payload: reading }, [reading.barrel])" />
+        <WorkChecks v-if="checks.length" :checks="checks" :short="next.step.kind === 'parts'" :step="next.step.id" :state="state" @answer="answer" />
+      </aside>
+      <WorkFilmStack v-else-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state" :traced="traced" />
     </section>
     <section v-else class="next">
       <div class="say">
@@ -91,7 +133,7 @@ useWorkKeys({
       </div>
     </section>
 
-    <template v-if="!noting">
+    <template v-if="!noting && !repairing">
       <ul v-if="open.length" class="open">
         <li v-for="defect in open" :key="defect.id">
           <span class="harm">◆ {{ nameOf(defect.kind) }}, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }}, {{ units.length(defect.fromTip, 1) }} from its tip end</span>
@@ -99,7 +141,7 @@ useWorkKeys({
           <button type="button" class="key" @click="settle(defect, 'left')">Left as it is</button>
         </li>
       </ul>
-      <WorkKeys v-if="next" :done="doneKey" :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null" :can-skip="next !== undefined" @done="done" @wrong="noting = true" @back="takeBack" @forth="putBack" @skip="skip" />
+      <WorkKeys v-if="next" :done="doneKey" :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null" :can-skip="next !== undefined" @done="done" @wrong="noting = true" @measure="measuring = !measuring" @back="takeBack" @forth="putBack" @skip="skip" />
       <div v-else-if="state.takeBack.length"><button type="button" class="key" @click="takeBack">Take the last entry back</button></div>
       <details v-if="caution && next" :key="caution.id" class="caution"><summary class="harm">◆ {{ caution.short }}</summary><p class="quiet">{{ caution.more }}</p></details>
     </template>
@@ -129,11 +171,16 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .count { font: 700 clamp(3.6rem, 9vw, 6.6rem)/1 var(--font-head); color: var(--wait); font-variant-numeric: tabular-nums; }
 .until { display: grid; padding-bottom: 0.5rem; justify-items: start; color: var(--ink-2); font-size: 1.15rem; }
 .until b { font-weight: 400; font-size: 1.75rem; color: var(--ink); }
+.next.looking { grid-template-columns: minmax(0, 1fr) minmax(0, 33rem); align-items: start; }
+.looking .title { font-size: clamp(2.4rem, 5vw, 4.4rem); }
+.beside { display: grid; gap: 0.9rem; }
+.parts { font-size: 1.1rem; }
 .caution { font-size: 1.05rem; }
 .caution summary { display: flex; align-items: center; min-height: 44px; margin-block: -0.5rem; cursor: help; list-style: none; }
 .caution p { padding-left: 1.4rem; max-width: 60rem; }
 .open { display: grid; gap: 0.5rem; }
 .open li { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 1rem; font-size: 1.1rem; }
 .last { font-size: 0.9rem; }
-@media (max-width: 820px) { .next { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
+@media (max-width: 1100px) { .next.looking { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 820px) { .next, .next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
 </style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { barrelNames, diameterAt, type BarrelId } from '#core/barrel'
+import type { BenchState } from '#core/bench'
+import { judgeReading, stations, type PlanTrace } from '#core/plan'
+
+/** Diameters by station: where, what it should be, what the calliper says, and what that means. One tap, one number. */
+const props = defineProps<{ traced: PlanTrace, state: BenchState, step: string }>()
+const emit = defineEmits<{ measure: [reading: { barrel: BarrelId, fromTip: number, diameter: number, step: string }] }>()
+const { units } = storeToRefs(useWorkshop())
+
+const mm = (value: number) => units.value.length(value)
+const rows = computed(() => props.traced.size.barrels.flatMap(one => stations(one).map((station) => {
+  const latest = props.state.measured.findLast(each => each.barrel === one.barrel.id && Math.abs(each.fromTip - station.fromTip) < 0.3)
+  return {
+    key: `${one.barrel.id} ${station.name}`, barrel: one.barrel.id, ...station,
+    where: `${props.traced.size.barrels.length > 1 ? `${barrelNames[one.barrel.id]}, ` : ''}${station.name}`,
+    wanted: one.ends.find(end => station.name === `${end.end} end`)?.own ?? diameterAt(one.turned, station.fromTip),
+    latest, verdict: latest && judgeReading(props.traced, latest, mm),
+  }
+})))
+const open = ref<string>()
+const diameter = ref<number | null>(null)
+const fault = ref('')
+const field = useTemplateRef<HTMLElement[]>('field')
+
+async function choose(key: string) {
+  open.value = open.value === key ? undefined : key
+  diameter.value = null
+  fault.value = ''
+  await nextTick()
+  field.value?.[0]?.querySelector('input')?.focus()
+}
+function keep(row: (typeof rows.value)[number]) {
+  const one = props.traced.size.barrels.find(each => each.barrel.id === row.barrel)!
+  if (diameter.value === null || Number.isNaN(diameter.value)) {
+    fault.value = 'Type what the calliper says, like 8.42 mm or 0.331".'
+    return
+  }
+  if (!(diameter.value > 0 && diameter.value <= 60)) {
+    fault.value = 'Should be above 0 and up to 60 mm.'
+    return
+  }
+  if (diameter.value < one.barrel.tubeOuter) {
+    fault.value = `The tube alone is ${mm(one.barrel.tubeOuter)}: measure again.`
+    return
+  }
+  emit('measure', { barrel: row.barrel, fromTip: row.fromTip, diameter: Math.round(diameter.value * 1000) / 1000, step: props.step })
+  open.value = undefined
+}
+</script>
+
+<template>
+  <section class="stations figures" aria-label="Diameters">
+    <div v-for="row in rows" :key="row.key" class="station">
+      <button type="button" class="key" :aria-expanded="open === row.key" @click="choose(row.key)">
+        <span>{{ row.where }}</span><b>{{ mm(row.wanted) }}</b>
+      </button>
+      <form v-if="open === row.key" ref="field" novalidate @submit.prevent="keep(row)">
+        <FieldMeasure v-model="diameter" label="The calliper says" :error="fault" />
+        <button type="submit" class="key">Keep</button>
+      </form>
+      <p v-else-if="row.latest && row.verdict" role="status" :class="['says', row.verdict.meets]"><b>{{ mm(row.latest.diameter) }}</b> {{ row.verdict.says }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.stations { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 15.5rem), 1fr)); gap: 0.5rem 0.8rem; align-items: start; }
+.station { display: grid; gap: 0.3rem; }
+.station > .key { justify-content: space-between; min-height: 64px; font-size: 1.1rem; text-align: left; }
+.station > .key b { font: 700 1.35rem var(--font-head); }
+form { display: flex; gap: 0.5rem; align-items: flex-start; min-height: 6.1rem; }
+form .key { min-height: 64px; margin-top: 1.2rem; }
+form > :first-child { flex: 1; }
+.says { font-size: 1.1rem; padding-left: 0.2rem; }
+.says.flush { color: var(--leaf); }
+.says.shy { color: var(--brick); }
+</style>

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { boardYield, cutSticks, usualCut, type StockProblem } from '#core/barrel'
+import { tears } from '#core/plan'
+import { materialOf, materials } from '#reference'
+
+/** Several pens out of several sticks with the least waste, and how many pens a board gives. */
+useHead({ title: 'Cutting · Oxlip' })
+const stock = useStock()
+const pens = usePens()
+const workshop = useWorkshop()
+const { units } = storeToRefs(workshop)
+const { failed, loaded, again } = useLoad(() => Promise.all([stock.load(), pens.load()]))
+
+const cutDone = (one: { summary: { stage: string, stepsDone: number } }) => one.summary.stage !== 'planned'
+const open = computed(() => (pens.pens ?? []).filter(one => !cutDone(one)))
+const chosen = ref<Set<string>>()
+const picked = computed(() => chosen.value ?? new Set(open.value.map(one => one.pen.id)))
+function pick(id: string, on: boolean) {
+  const now = new Set(picked.value)
+  if (on) now.add(id)
+  else now.delete(id)
+  chosen.value = now
+}
+const matching = ref(true)
+const habits = computed(() => ({ perEnd: workshop.workshop?.perEnd, kerf: workshop.workshop?.kerf }))
+
+/** More sets of one fitting, beyond the pens that are planned. */
+const extra = reactive({ fitting: '', count: 0 })
+/** Sticks typed in, beside the blanks of the shelf; an empty one has no end. */
+const typed = reactive({ length: null as number | null, count: 1 })
+const trim = ref<number | null>(0)
+
+const wanted = computed((): StockProblem['wanted'] => {
+  const planned = open.value.filter(one => picked.value.has(one.pen.id)).map(({ pen, summary }) => {
+    const material = materials.find(row => row.id === pen.material)
+    const cut = cutSticks(summary.fitting, usualCut(material ? tears(material) : false, habits.value))
+    return { id: pen.mark, length: cut.total.value, ...(matching.value ? { material: pen.material } : {}) }
+  })
+  const fitting = stock.fitting(extra.fitting)?.fitting
+  const more = fitting ? Array.from({ length: Math.min(200, extra.count) }, (_, index) => ({ id: `${fitting.name} ${index + 1}`, length: cutSticks(fitting, usualCut(false, habits.value)).total.value })) : []
+  return [...planned, ...more]
+})
+const sticks = computed((): StockProblem['stock'] => {
+  const shelf = (stock.blanks ?? []).filter(one => one.length !== null && one.count > 0).map(one => ({ id: one.name, length: one.length!, count: one.count, ...(matching.value ? { material: one.material ?? `own-${one.id}` } : {}) }))
+  return typed.length !== null && typed.length > 0 && typed.length <= 3000 ? [...shelf, { id: 'Typed stick', length: typed.length, count: typed.count }] : shelf
+})
+const trimMm = computed(() => trim.value ?? 0)
+const trimFault = computed(() => Number.isNaN(trimMm.value) || trimMm.value <= 100 ? '' : 'More than 100 mm off each end is no trim.')
+const problem = computed((): StockProblem | undefined => wanted.value.length && sticks.value.length && trimMm.value >= 0 && trimMm.value <= 100
+  ? { wanted: wanted.value, stock: sticks.value, kerf: usualCut(false, habits.value).kerf.value, trim: trimMm.value }
+  : undefined)
+const { layout, fault, busy } = useCutting(() => problem.value)
+const longest = computed(() => Math.max(1, ...(layout.value?.layouts ?? []).map(one => one.length)))
+const colourOf = (name: string) => {
+  const blank = stock.blanks?.find(one => one.name === name)
+  return blank ? materialOf(blank).colour : '#b8a98c'
+}
+
+const board = reactive({ length: 300 as number | null, width: 100 as number | null, thickness: 20 as number | null, section: null as number | null, fitting: '' })
+const boardFitting = computed(() => stock.fitting(board.fitting)?.fitting ?? stock.fittings?.[0]?.fitting)
+const boardFault = (mm: number | null) => mm !== null && !Number.isNaN(mm) && !(mm > 0 && mm <= 5000) ? 'Should be above 0 and up to 5 m.' : undefined
+const ways = computed(() => {
+  const { length, width, thickness } = board
+  const section = board.section ?? 19
+  if (!boardFitting.value || ![length, width, thickness, section].every(mm => mm !== null && mm > 0 && mm <= 5000)) return undefined
+  const cut = cutSticks(boardFitting.value, usualCut(false, habits.value))
+  return boardYield({ length: length!, width: width!, thickness: thickness! }, { length: cut.total.value, section, kerf: cut.kerf })
+})
+const WAY = { along: 'Along the grain', across: 'Across the grain' }
+const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: one.fitting.name, value: one.fitting.id })))
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <div v-else-if="loaded" class="cutting figures">
+    <header><h1>Cutting</h1><p class="quiet">Both barrels of a pen stay one stick, so that the grain runs on. Kerf and spare ends are those of the workshop.</p></header>
+    <div class="halves">
+      <section class="sheet" aria-labelledby="what">
+        <h2 id="what">Pens to cut</h2>
+        <p v-if="!open.length" class="quiet">Every pen that is planned has been cut. Start another, or ask for sets of a fitting below.</p>
+        <ul class="pens"><li v-for="{ pen, summary } in open" :key="pen.id"><label><input type="checkbox" :checked="picked.has(pen.id)" @change="pick(pen.id, ($event.target as HTMLInputElement).checked)"><b>{{ pen.mark }}</b><span>{{ pen.name }}</span><span class="quiet">{{ summary.material.name }}</span></label></li></ul>
+        <div class="fields filled">
+          <UFormField label="And of this fitting"><USelect v-model="extra.fitting" size="xl" :items="fittingItems" placeholder="none" /></UFormField>
+          <UFormField label="so many"><UInputNumber v-model="extra.count" size="xl" :min="0" :max="200" /></UFormField>
+        </div>
+      </section>
+      <section class="sheet" aria-labelledby="from">
+        <h2 id="from">Sticks</h2>
+        <p class="quiet">{{ sticks.filter(one => one.id !== 'Typed stick').length }} kinds of blank on the shelf have a length. <NuxtLink class="way" to="/shelf/blanks">Look at the blanks</NuxtLink></p>
+        <label class="same"><input v-model="matching" type="checkbox"> Each pen only from its own wood</label>
+        <div class="fields three filled">
+          <FieldMeasure v-model="typed.length" label="And sticks of" placeholder="300 mm" :error="typed.length !== null && !Number.isNaN(typed.length) && !(typed.length > 0 && typed.length <= 3000) ? 'Should be above 0 and up to 3 m.' : undefined" />
+          <UFormField label="How many"><UInputNumber v-model="typed.count" size="xl" :min="1" :max="500" /></UFormField>
+          <FieldMeasure v-model="trim" label="Off each rough end" :error="trimFault || undefined" />
+        </div>
+      </section>
+    </div>
+    <section class="sheet" aria-labelledby="layout" :aria-busy="busy">
+      <h2 id="layout">Layout</h2>
+      <p v-if="fault" class="harm" role="alert">◆ {{ fault }}</p>
+      <p v-else-if="!wanted.length" class="quiet">Choose the pens to cut.</p>
+      <p v-else-if="!sticks.length" class="quiet">No stick to cut them from: type a length, or give a blank on the shelf its length.</p>
+      <template v-else-if="layout">
+        <p role="status">
+          <b>{{ layout.layouts.length }} {{ layout.layouts.length === 1 ? 'stick' : 'sticks' }}, {{ units.length(layout.used, 0) }} in all</b>, of which {{ units.length(layout.waste, 0) }} ({{ layout.used ? (100 * layout.waste / layout.used).toFixed(0) : 0 }} %) end in no pen.
+          <span class="quiet">{{ layout.proven ? 'No layout begins less.' : `None can begin less than ${units.length(layout.bound, 0)}.` }}</span>
+        </p>
+        <p v-if="layout.unplaced.length" class="harm">◆ No stick is left for {{ layout.unplaced.slice(0, 12).join(', ') }}{{ layout.unplaced.length > 12 ? ` and ${layout.unplaced.length - 12} more` : '' }}.</p>
+        <ol class="laid">
+          <li v-for="(one, index) in layout.layouts" :key="index">
+            <span class="name">{{ one.stock }}, {{ units.length(one.length, 0) }}</span>
+            <div class="bar" role="img" :style="{ width: `${100 * one.length / longest}%` }" :aria-label="`${one.pieces.map(piece => piece.id).join(', ')}; ${units.length(one.over, 0)} over`">
+              <i v-for="piece in one.pieces" :key="piece.id" :style="{ left: `${100 * piece.from / one.length}%`, width: `${100 * piece.length / one.length}%`, background: colourOf(one.stock) }"><b>{{ piece.id }}</b></i>
+            </div>
+            <span class="quiet over">{{ units.length(one.over, 0) }} over</span>
+          </li>
+        </ol>
+      </template>
+      <p v-else class="quiet" role="status">Laying out ...</p>
+    </section>
+    <section class="sheet" aria-labelledby="board">
+      <h2 id="board">How many pens does a board give?</h2>
+      <div class="fields five filled">
+        <FieldMeasure v-model="board.length" label="Length, with the grain" :error="boardFault(board.length)" />
+        <FieldMeasure v-model="board.width" label="Width" :error="boardFault(board.width)" />
+        <FieldMeasure v-model="board.thickness" label="Thickness" :error="boardFault(board.thickness)" />
+        <FieldMeasure v-model="board.section" label="Square section" :placeholder="units.length(19, 0)" :error="boardFault(board.section)" />
+        <UFormField label="Fitting"><USelect :model-value="boardFitting?.id" size="xl" :items="fittingItems" @update:model-value="board.fitting = String($event)" /></UFormField>
+      </div>
+      <div v-if="ways" class="table" tabindex="0" role="group" aria-label="Both ways of laying">
+        <table>
+          <thead><tr><th scope="col">Laid</th><th scope="col">Pens</th><th scope="col">Strips</th><th scope="col">In each strip</th><th scope="col">Layers</th><th scope="col">Left at the end</th><th scope="col">Left beside</th><th scope="col">Waste</th></tr></thead>
+          <tbody><tr v-for="(way, index) in ways" :key="way.way" :class="{ best: index === 0 && way.pens }"><th scope="row">{{ WAY[way.way] }}</th><td>{{ way.pens }}</td><td>{{ way.strips }}</td><td>{{ way.perStrip }}</td><td>{{ way.layers }}</td><td>{{ units.length(way.over.end, 0) }}</td><td>{{ units.length(way.over.side, 0) }}</td><td>{{ (100 * way.waste).toFixed(0) }} %</td></tr></tbody>
+        </table>
+      </div>
+      <p v-if="ways && !ways[0].pens" class="harm">◆ This board gives no pen: it is shorter, narrower or thinner than one stick.</p>
+    </section>
+  </div>
+  <p v-else class="quiet" role="status">Looking at the shelf ...</p>
+</template>
+
+<style scoped>
+.cutting { display: grid; gap: 1rem; }
+header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1.2rem; }
+.halves { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 1rem; }
+section { display: grid; gap: 0.6rem; align-content: start; padding: 0.9rem 1.1rem 1rem; min-width: 0; }
+.pens label { display: flex; gap: 0.7rem; align-items: center; min-height: 40px; cursor: pointer; }
+.pens b { min-width: 2.2rem; font-family: var(--font-head); }
+.pens .quiet { margin-left: auto; }
+input[type=checkbox] { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf); flex: none; }
+.same { display: flex; gap: 0.6rem; align-items: center; min-height: 44px; }
+.way { display: inline-grid; align-items: center; min-height: 32px; color: var(--leaf); text-decoration: underline; }
+.fields { display: grid; grid-template-columns: 2fr 1fr; gap: 0 1rem; }
+.fields.three { grid-template-columns: repeat(3, minmax(0, 1fr)); }
+.fields.five { grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(0, 1.4fr); }
+.fields > :deep(*) { min-height: 6.1rem; }
+.laid { display: grid; gap: 0.35rem; }
+.laid li { display: grid; grid-template-columns: minmax(0, 14rem) minmax(0, 1fr) 6.5rem; gap: 1rem; align-items: center; }
+.bar { position: relative; height: 28px; border: 1.5px dashed var(--ink-2); border-radius: 3px; }
+.bar i { position: absolute; inset: -1px auto -1px; display: grid; place-items: center; overflow: hidden; border-radius: 2px; font-style: normal; }
+.bar b { font: 600 0.85rem var(--font-head); color: #fffdf4; background: #241a10c0; padding: 0 0.35rem; border-radius: 3px; white-space: nowrap; }
+.laid .over { text-align: right; }
+table { border-collapse: collapse; }
+.table { overflow-x: auto; min-width: 0; }
+th, td { padding: 0.35rem 1.2rem 0.35rem 0; text-align: left; }
+thead th { color: var(--ink-2); font-weight: 500; }
+.best th, .best td { font-weight: 700; }
+@media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); } .fields.five, .fields.three { grid-template-columns: repeat(2, minmax(0, 1fr)); } .laid li { grid-template-columns: 1fr auto; } .bar { grid-column: 1 / -1; grid-row: 2; } }
+</style>

@@ -1,0 +1,46 @@
+import { speedVerdict, speedWindows, surfaceSpeed, type Operation } from '../barrel'
+import { given, worked, type Figure, type Source } from '../figures'
+import { meanDiameter } from './ladder'
+import type { Plan, Step } from './plan'
+import type { PlanTrace } from './trace'
+
+/** How fast a step runs, and how that stands to what turners run it at. */
+export interface StepSpeed {
+  operation: Operation
+  spindle: Figure
+  /** Speed under the hand at the step's diameter, m/min. */
+  surface: Figure
+  /** The windows of the schools, in words: “slow school 500 to 1000, fast school 2000 to 4000”. */
+  usual: string
+  /** Whether the spindle speed lies in one of them. */
+  within: boolean
+}
+
+const TURNING: Source = { mark: 'trade', note: 'common practice: 3000 and above' }
+
+/** The speed of a step at the lathe or drill; undefined for steps that turn nothing. */
+export function stepSpeed(plan: Plan, step: Step, whole: PlanTrace): StepSpeed | undefined {
+  const { fitting, method } = plan.inputs
+  const own = (label: string, value: number) => given(label, value, 'rev/min', method.source)
+  const mean = given('mean end diameter', meanDiameter(fitting), 'mm', fitting.source)
+  switch (step.kind) {
+    case 'drill': {
+      const { fast, bit } = whole.size.barrels.find(one => step.barrels.includes(one.barrel.id))!.drilling
+      return speed('drilling', fast, bit)
+    }
+    case 'turn': return speed('turning', given('turning speed', 3000, 'rev/min', TURNING), mean)
+    case 'sand': return speed('sanding', own('sanding speed', method.speeds.sand), mean)
+    case 'coat': return speed('CA', own('coating speed', method.speeds.coat), mean)
+    case 'polish': return speed('polishing', own('polishing speed', method.speeds.polish), mean)
+    default: return undefined
+  }
+}
+
+function speed(operation: Operation, spindle: Figure, diameter: Figure): StepSpeed {
+  const windows = speedWindows.filter(window => window.operation === operation)
+  const surface = worked('surface speed', surfaceSpeed(diameter.value, spindle.value), 'm/min', 'π × diameter × spindle speed', [diameter, spindle])
+  const usual = windows.map(({ school, least, most }) => `${school ? `${school} school ` : ''}${least} to ${most}`).join(', ')
+  // A wide bit runs slower than the window of the trade's 7 mm one on purpose.
+  const within = operation === 'drilling' ? spindle.value <= windows[0]!.most : speedVerdict(operation, spindle.value).within !== null
+  return { operation, spindle, surface, usual, within }
+}
