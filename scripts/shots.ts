@@ -38,7 +38,13 @@ await main(async () => {
       { name: 'pen-work', path: at('B1', '/work'), ready: '.title' },
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
+      { name: 'pen-size', path: at('B4'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Shape and size' }).click() },
+      { name: 'pen-card', path: at('B4', '/card'), ready: 'table' },
+      { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
+      { name: 'pen-dry', path: at('B2', '/work'), ready: '.title', first: toDry },
       { name: 'shelf', path: '/shelf', ready: 'fieldset' },
+      { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
+      { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
       { name: 'phone-bench', path: '/', ready: '.rows', size: PHONE },
       { name: 'phone-plan', path: at('C2'), ready: '.surface svg', size: PHONE },
       { name: 'phone-work', path: at('B1', '/work'), ready: '.title', size: PHONE },
@@ -59,6 +65,25 @@ await main(async () => {
     await stand.end()
   }
 })
+
+/** Goes on with the space bar until the next thing to do stands there. */
+async function space(page: Page, until: RegExp): Promise<void> {
+  for (let times = 0; times < 30 && !until.test(await page.locator('.title').textContent() ?? ''); times++) {
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(650)
+  }
+}
+
+async function measureTip(page: Page): Promise<void> {
+  await space(page, /^Turn/)
+  await page.getByRole('button', { name: /tip end/ }).click()
+  await page.getByLabel('The calliper says').fill('11.9 mm')
+  await page.keyboard.press('Enter')
+}
+
+async function toDry(page: Page): Promise<void> {
+  await space(page, /^Dry/)
+}
 
 async function chooseOak(page: Page): Promise<void> {
   await page.getByLabel('Name').fill('Oak from the cider press')

@@ -52,11 +52,18 @@ describe('the mandrel strip', () => {
     expect(placeAt(strip, upper!.x)).toEqual({ barrel: 'upper', fromTip: 0 })
     expect([placeAt(strip, 0), placeAt(strip, lower!.x - 0.1), placeAt(strip, strip.width)]).toEqual([undefined, undefined, undefined])
   })
-  it('draws an outline that starts and ends at the metal', () => {
-    const laid = layStrip(fittings[1]!).barrels[0]!
-    const [tip, clip] = [laid.barrel.tipEnd / 2, laid.barrel.clipEnd / 2]
-    expect(outline(laid, 10)).toMatch(new RegExp(`^M${laid.x} ${10 - tip}Q`))
-    expect(outline(laid, 10)).toContain(`V${10 + clip}Q`)
+  it('draws an outline that starts and ends at the metal and stays within the drawing, whatever the shape (property)', () => {
+    const bulge = fc.double({ min: -2, max: 6, noNaN: true })
+    fc.assert(fc.property(fc.constantFrom('belly' as const, 'grip' as const, 'tapered' as const), bulge, (kind, much) => {
+      const strip = layStrip(fittings[1]!, { only: { kind, bulge: much } })
+      const laid = strip.barrels[0]!
+      const y = strip.height / 2
+      const points = outline(laid, y).slice(1, -1).split('L').map(point => point.split(' ').map(Number) as [number, number])
+      expect(points[0]).toEqual([expect.closeTo(laid.x, 2), expect.closeTo(y - laid.barrel.tipEnd / 2, 2)])
+      expect(points.at(-1)).toEqual([expect.closeTo(laid.x, 2), expect.closeTo(y + laid.barrel.tipEnd / 2, 2)])
+      expect(points.some(([x, at]) => Math.abs(x - laid.x - laid.barrel.tubeLength) < 0.01 && Math.abs(at - y - laid.barrel.clipEnd / 2) < 0.01)).toBe(true)
+      expect(points.every(([, at]) => at >= -1e-9 && at <= strip.height + 1e-9)).toBe(true)
+    }))
   })
 })
 

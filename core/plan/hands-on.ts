@@ -9,6 +9,7 @@ const SECONDS: Partial<Record<StepKind, { each: number, per: 'barrel' | 'pen' }>
   parts: { each: 30, per: 'pen' },
   cut: { each: 60, per: 'barrel' },
   drill: { each: 90, per: 'barrel' },
+  dry: { each: 30, per: 'pen' },
   tube: { each: 60, per: 'barrel' },
   square: { each: 60, per: 'barrel' },
   turn: { each: 240, per: 'barrel' },

@@ -127,7 +127,7 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
         <FieldMeasure v-model="board.section" label="Square section" :placeholder="units.length(19, 0)" :error="boardFault(board.section)" />
         <UFormField label="Fitting"><USelect :model-value="boardFitting?.id" size="xl" :items="fittingItems" @update:model-value="board.fitting = String($event)" /></UFormField>
       </div>
-      <div v-if="ways" class="table" tabindex="0" role="group" aria-label="Both ways of laying">
+      <div v-if="ways" class="scrolls" tabindex="0" role="group" aria-label="Both ways of laying">
         <table>
           <thead><tr><th scope="col">Laid</th><th scope="col">Pens</th><th scope="col">Strips</th><th scope="col">In each strip</th><th scope="col">Layers</th><th scope="col">Left at the end</th><th scope="col">Left beside</th><th scope="col">Waste</th></tr></thead>
           <tbody><tr v-for="(way, index) in ways" :key="way.way" :class="{ best: index === 0 && way.pens }"><th scope="row">{{ WAY[way.way] }}</th><td>{{ way.pens }}</td><td>{{ way.strips }}</td><td>{{ way.perStrip }}</td><td>{{ way.layers }}</td><td>{{ units.length(way.over.end, 0) }}</td><td>{{ units.length(way.over.side, 0) }}</td><td>{{ (100 * way.waste).toFixed(0) }} %</td></tr></tbody>
@@ -161,7 +161,7 @@ input[type=checkbox] { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf);
 .bar b { font: 600 0.85rem var(--font-head); color: #fffdf4; background: #241a10c0; padding: 0 0.35rem; border-radius: 3px; white-space: nowrap; }
 .laid .over { text-align: right; }
 table { border-collapse: collapse; }
-.table { overflow-x: auto; min-width: 0; }
+.scrolls { overflow-x: auto; min-width: 0; }
 th, td { padding: 0.35rem 1.2rem 0.35rem 0; text-align: left; }
 thead th { color: var(--ink-2); font-weight: 500; }
 .best th, .best td { font-weight: 700; }

@@ -58,7 +58,7 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
           <a class="key" :href="`/api/pens/${pen.id}/record.csv`" download>Save as CSV</a>
         </p>
       </div>
-      <div class="table sheet">
+      <div class="scrolls sheet">
         <table>
           <thead><tr><th scope="col">Step</th><th scope="col">When</th><th scope="col" class="right">Hands on</th><th scope="col" class="right">Planned</th><th scope="col">Wait before it</th></tr></thead>
           <tbody>
@@ -112,7 +112,7 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
 .sums dd { font: 700 1.4rem var(--font-head); }
 .sums dt { order: 2; color: var(--ink-2); }
 .save { display: flex; gap: 0.6rem; margin-left: auto; }
-.table { overflow-x: auto; }
+.scrolls { overflow-x: auto; }
 table { width: 100%; border-collapse: collapse; }
 th, td { padding: 0.5rem 0.9rem; text-align: left; vertical-align: baseline; }
 thead th { color: var(--ink-2); font-weight: 500; border-bottom: 1px solid var(--line); }

@@ -181,6 +181,6 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .open { display: grid; gap: 0.5rem; }
 .open li { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 1rem; font-size: 1.1rem; }
 .last { font-size: 0.9rem; }
-@media (max-width: 1100px) { .next.looking { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 900px) { .next.looking { grid-template-columns: minmax(0, 1fr); } }
 @media (max-width: 820px) { .next, .next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
 </style>
