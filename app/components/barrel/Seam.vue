@@ -2,9 +2,9 @@
 import type { SeamBand } from '#core/barrel'
 
 /** The end of a hybrid blank, to scale: bore, finished barrel, and the band in which the seam must run. */
-const props = defineProps<{ width: number, height: number, bore: number, finished: number, band: SeamBand, colour: string }>()
+const props = defineProps<{ width: number, height: number, bore: number, finished: number, off: number, band: SeamBand, colour: string }>()
 const id = useId()
-const middle = computed(() => [props.width / 2, props.height / 2] as const)
+const middle = computed(() => [props.width / 2 + props.off, props.height / 2] as const)
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { addSeconds } from 'date-fns'
-import { barrelNames, meeting, seamBand, shapeNames, slimmest, usualShape, type BarrelId, type End, type Shape, type ShapeKind } from '#core/barrel'
+import { barrelNames, meeting, seamBand, shapeNames, slimmest, stickGives, usualShape, type BarrelId, type End, type Shape, type ShapeKind } from '#core/barrel'
 import { stepWait, thinnestSide, type GlueWish, type Plan, type PlanTrace, type SizedBarrel, type SizedEnd, type Sizing } from '#core/plan'
 import { formatSpan } from '#core/units'
 
@@ -72,6 +72,8 @@ const glue = computed(() => {
   return step?.kind === 'tube' ? { name: step.product?.name ?? 'nothing on the shelf', accelerated: step.accelerated, wait: wait?.length } : undefined
 })
 const blankSide = computed(() => props.plan.inputs.blank && thinnestSide(props.plan.inputs.blank))
+/** How far the bore lies from the middle of the blank, mm towards the far face. */
+const boreOff = ref<number | null>(0)
 /** The band for a hybrid’s seam, of the barrel that leaves it least. */
 const seam = computed(() => {
   const { blank, material } = props.plan.inputs
@@ -81,7 +83,13 @@ const seam = computed(() => {
   const [width, height] = [blank?.width ?? props.traced.size.section.value, blank?.height ?? blank?.width ?? props.traced.size.section.value]
   const finished = slimmest(slim.finished).diameter
   const wander = Math.max(...props.traced.size.barrels.map(one => one.section.wander.value))
-  return { width, height, bore: wide, finished, band: seamBand({ width, bore: wide, finished, wander }) }
+  const off = boreOff.value !== null && Math.abs(boreOff.value) < width / 2 ? boreOff.value : 0
+  return { width, height, bore: wide, finished, off, band: seamBand({ width, bore: wide, finished, wander, offset: off }) }
+})
+/** What the stick of the blank gives, where its length is known. */
+const gives = computed(() => {
+  const length = props.plan.inputs.blank?.length
+  return length === undefined ? undefined : stickGives(props.traced.stick, length)
 })
 const changed = computed(() => sizing.value !== undefined)
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -124,6 +132,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
     <dl class="facts">
       <div v-for="one in traced.size.barrels" :key="one.barrel.id"><dt>Thinnest wall, {{ barrelNames[one.barrel.id] }}</dt><dd :class="{ harm: one.wall.wall.value < traced.size.leastWall.value }"><FigureOpen :figure="one.wall.wall">{{ one.wall.wall.value > 0 ? units.length(one.wall.wall.value) : 'none left' }}</FigureOpen>, {{ one.wall.at <= 0 ? 'tip end' : one.wall.at >= one.barrel.tubeLength ? 'clip end' : `${units.length(one.wall.at, 0)} from the tip` }}</dd></div>
       <div><dt>Square to cut, at least</dt><dd :class="{ harm: blankSide !== undefined && blankSide < traced.size.section.value }"><FigureOpen :figure="traced.size.section">{{ units.length(traced.size.section.value, 1) }}</FigureOpen><template v-if="blankSide !== undefined">; this blank has {{ units.length(blankSide, 1) }}</template></dd></div>
+      <div><dt>Stick for the pen</dt><dd :class="{ harm: gives && !gives.pens }"><FigureOpen :figure="traced.stick.total">{{ units.length(traced.stick.total.value, 1) }}</FigureOpen><template v-if="gives">; this blank gives {{ gives.pens }}, {{ units.length(gives.over, 0) }} over</template></dd></div>
       <div><dt>Wood in the barrels</dt><dd><FigureOpen :figure="traced.size.mass" />, turned away <FigureOpen :figure="traced.size.away" /></dd></div>
     </dl>
     <div class="foot">
@@ -132,7 +141,8 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
       <NuxtLink class="key" :to="`/pens/${$route.params.id}/card`">Cut and drill card</NuxtLink>
     </div>
     <div v-if="seam" class="seam">
-      <BarrelSeam :width="seam.width" :height="seam.height" :bore="seam.bore" :finished="seam.finished" :band="seam.band" :colour="plan.inputs.material.colour" />
+      <BarrelSeam :width="seam.width" :height="seam.height" :bore="seam.bore" :finished="seam.finished" :off="seam.off" :band="seam.band" :colour="plan.inputs.material.colour" />
+      <FieldMeasure v-model="boreOff" label="Bore off the middle by" size="lg" :error="boreOff !== null && Math.abs(boreOff) >= seam.width / 2 ? 'That is outside the blank.' : undefined" />
       <p v-if="seam.band.shows">
         <b>Seam between {{ units.length(seam.band.shows.from, 1) }} and {{ units.length(seam.band.shows.to, 1) }}</b> from one face of a blank {{ units.length(seam.width, 1) }} wide: there both halves still show at the finished surface along the whole barrel.
         <template v-if="seam.band.held">Between {{ units.length(seam.band.held.from, 1) }} and {{ units.length(seam.band.held.to, 1) }} both are glued to the tube as well; outside that the smaller half is held by the seam alone.</template>
@@ -166,6 +176,7 @@ h3 { font-size: 1.05rem; padding-top: 1.9rem; }
 .foot :deep(button[role=combobox]) { width: 15rem; }
 .seam { display: flex; flex-wrap: wrap; gap: 1rem; align-items: center; border-top: 1px solid var(--line); padding-top: 0.8rem; }
 .seam p { flex: 1 1 20rem; max-width: 46rem; }
+.seam > .measure { flex: 0 0 12rem; }
 @media (max-width: 1000px) { .barrel { grid-template-columns: repeat(2, minmax(0, 1fr)); } .barrel h3 { grid-column: 1 / -1; padding-top: 0; } .shape { grid-column: 1 / -1; } }
 @media (max-width: 560px) { .barrel { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { boardYield, cutSticks, usualCut, type StockProblem } from '#core/barrel'
-import { tears } from '#core/plan'
+import { boardYield, cutSticks, fattest, finishedProfile, leastSection, USUAL_WANDER, usualCut, type BarrelId, type Fitting, type Shape, type StockProblem } from '#core/barrel'
+import { given } from '#core/figures'
+import { tears, thinnestSide } from '#core/plan'
 import { materialOf, materials } from '#reference'
 
 /** Several pens out of several sticks with the least waste, and how many pens a board gives. */
@@ -30,20 +31,30 @@ const extra = reactive({ fitting: '', count: 0 })
 const typed = reactive({ length: null as number | null, count: 1 })
 const trim = ref<number | null>(0)
 
+/** The square section that a fitting needs in these shapes, with the workshop's drill wander. */
+function sectionFor(fitting: Fitting, shapes: Partial<Record<BarrelId, Shape>> = {}): number {
+  const wander = given('wander', workshop.workshop?.wander ?? USUAL_WANDER, '×')
+  return Math.max(...fitting.barrels.map(barrel => leastSection(given('fattest', fattest(finishedProfile(barrel, shapes[barrel.id])).diameter, 'mm'), given('depth', barrel.tubeLength, 'mm'), wander).side.value))
+}
+const TYPED = 'typed'
+const blanks = computed(() => (stock.blanks ?? []).filter(one => one.length !== null && one.count > 0))
+
 const wanted = computed((): StockProblem['wanted'] => {
   const planned = open.value.filter(one => picked.value.has(one.pen.id)).map(({ pen, summary }) => {
     const material = materials.find(row => row.id === pen.material)
     const cut = cutSticks(summary.fitting, usualCut(material ? tears(material) : false, habits.value))
-    return { id: pen.mark, length: cut.total.value, ...(matching.value ? { material: pen.material } : {}) }
+    const own = pen.blank ? [pen.blank] : [...blanks.value.filter(one => one.material === pen.material).map(one => one.id), TYPED]
+    return { id: pen.mark, length: cut.total.value, section: sectionFor(summary.fitting, pen.sizing.shapes), ...(matching.value ? { from: own } : {}) }
   })
   const fitting = stock.fitting(extra.fitting)?.fitting
-  const more = fitting ? Array.from({ length: Math.min(200, extra.count) }, (_, index) => ({ id: `${fitting.name} ${index + 1}`, length: cutSticks(fitting, usualCut(false, habits.value)).total.value })) : []
+  const more = fitting ? Array.from({ length: Math.min(200, extra.count) }, (_, index) => ({ id: `${fitting.name} ${index + 1}`, length: cutSticks(fitting, usualCut(false, habits.value)).total.value, section: sectionFor(fitting) })) : []
   return [...planned, ...more]
 })
 const sticks = computed((): StockProblem['stock'] => {
-  const shelf = (stock.blanks ?? []).filter(one => one.length !== null && one.count > 0).map(one => ({ id: one.name, length: one.length!, count: one.count, ...(matching.value ? { material: one.material ?? `own-${one.id}` } : {}) }))
-  return typed.length !== null && typed.length > 0 && typed.length <= 3000 ? [...shelf, { id: 'Typed stick', length: typed.length, count: typed.count }] : shelf
+  const shelf = blanks.value.map(one => ({ id: one.id, length: one.length!, count: one.count, ...(thinnestSide({ width: one.width ?? undefined, height: one.height ?? undefined }) === undefined ? {} : { section: Math.min(one.width ?? Infinity, one.height ?? Infinity) }) }))
+  return typed.length !== null && typed.length > 0 && typed.length <= 3000 ? [...shelf, { id: TYPED, length: typed.length, count: typed.count }] : shelf
 })
+const nameOf = (id: string) => stock.blank(id)?.name ?? 'Typed stick'
 const trimMm = computed(() => trim.value ?? 0)
 const trimFault = computed(() => Number.isNaN(trimMm.value) || trimMm.value <= 100 ? '' : 'More than 100 mm off each end is no trim.')
 const problem = computed((): StockProblem | undefined => wanted.value.length && sticks.value.length && trimMm.value >= 0 && trimMm.value <= 100
@@ -51,8 +62,8 @@ const problem = computed((): StockProblem | undefined => wanted.value.length && 
   : undefined)
 const { layout, fault, busy } = useCutting(() => problem.value)
 const longest = computed(() => Math.max(1, ...(layout.value?.layouts ?? []).map(one => one.length)))
-const colourOf = (name: string) => {
-  const blank = stock.blanks?.find(one => one.name === name)
+const colourOf = (id: string) => {
+  const blank = stock.blank(id)
   return blank ? materialOf(blank).colour : '#b8a98c'
 }
 
@@ -86,7 +97,7 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
       </section>
       <section class="sheet" aria-labelledby="from">
         <h2 id="from">Sticks</h2>
-        <p class="quiet">{{ sticks.filter(one => one.id !== 'Typed stick').length }} kinds of blank on the shelf have a length. <NuxtLink class="way" to="/shelf/blanks">Look at the blanks</NuxtLink></p>
+        <p class="quiet">{{ blanks.length }} kinds of blank on the shelf have a length. <NuxtLink class="way" to="/shelf/blanks">Look at the blanks</NuxtLink></p>
         <label class="same"><input v-model="matching" type="checkbox"> Each pen only from its own wood</label>
         <div class="fields three filled">
           <FieldMeasure v-model="typed.length" label="And sticks of" placeholder="300 mm" :error="typed.length !== null && !Number.isNaN(typed.length) && !(typed.length > 0 && typed.length <= 3000) ? 'Should be above 0 and up to 3 m.' : undefined" />
@@ -105,10 +116,10 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
           <b>{{ layout.layouts.length }} {{ layout.layouts.length === 1 ? 'stick' : 'sticks' }}, {{ units.length(layout.used, 0) }} in all</b>, of which {{ units.length(layout.waste, 0) }} ({{ layout.used ? (100 * layout.waste / layout.used).toFixed(0) : 0 }} %) end in no pen.
           <span class="quiet">{{ layout.proven ? 'No layout begins less.' : `None can begin less than ${units.length(layout.bound, 0)}.` }}</span>
         </p>
-        <p v-if="layout.unplaced.length" class="harm">◆ No stick is left for {{ layout.unplaced.slice(0, 12).join(', ') }}{{ layout.unplaced.length > 12 ? ` and ${layout.unplaced.length - 12} more` : '' }}.</p>
+        <p v-if="layout.unplaced.length" class="harm">◆ No stick that is thick enough is left for {{ layout.unplaced.slice(0, 12).join(', ') }}{{ layout.unplaced.length > 12 ? ` and ${layout.unplaced.length - 12} more` : '' }}.</p>
         <ol class="laid">
           <li v-for="(one, index) in layout.layouts" :key="index">
-            <span class="name">{{ one.stock }}, {{ units.length(one.length, 0) }}</span>
+            <span class="name">{{ nameOf(one.stock) }}, {{ units.length(one.length, 0) }}</span>
             <div class="bar" role="img" :style="{ width: `${100 * one.length / longest}%` }" :aria-label="`${one.pieces.map(piece => piece.id).join(', ')}; ${units.length(one.over, 0)} over`">
               <i v-for="piece in one.pieces" :key="piece.id" :style="{ left: `${100 * piece.from / one.length}%`, width: `${100 * piece.length / one.length}%`, background: colourOf(one.stock) }"><b>{{ piece.id }}</b></i>
             </div>

@@ -4,8 +4,8 @@ export interface WantedStick {
   length: number
   /** Least square section it needs. */
   section?: number
-  /** What it must be made of; anything when not said. */
-  material?: string
+  /** The kinds of stick it may come from, by their ids; any when not said. */
+  from?: readonly string[]
 }
 
 /** Sticks of one kind that are there; mm. */
@@ -14,7 +14,6 @@ export interface StockStick {
   length: number
   count: number
   section?: number
-  material?: string
 }
 
 export interface StockProblem {
@@ -80,7 +79,7 @@ const whole = (mm: number): number => Math.round(mm * UNIT)
 
 export function taskOf({ wanted, stock, kerf, trim = 0 }: StockProblem): Task {
   const sizes = wanted.map(piece => whole(piece.length) + whole(kerf))
-  const fits = wanted.map(piece => stock.map(stick => (piece.section ?? 0) <= (stick.section ?? Infinity) && (!piece.material || !stick.material || piece.material === stick.material)))
+  const fits = wanted.map(piece => stock.map(stick => (piece.section ?? 0) <= (stick.section ?? Infinity) && (!piece.from || piece.from.includes(stick.id))))
   const keys = wanted.map((_, index) => `${sizes[index]} ${fits[index]!.map(Number).join('')}`)
   const order = wanted.map((_, index) => index).sort((a, b) => sizes[b]! - sizes[a]! || keys[a]!.localeCompare(keys[b]!) || a - b)
   const names = [...new Set(keys)]

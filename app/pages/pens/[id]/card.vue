@@ -39,7 +39,7 @@ const print = () => window.print()
         <thead><tr><td /><th v-for="one in traced.size.barrels" :key="one.barrel.id" scope="col">{{ capital(barrelNames[one.barrel.id]) }}</th></tr></thead>
         <tbody>
           <tr><th scope="row">Cut length</th><td v-for="piece in traced.stick.pieces" :key="piece.barrel">{{ units.length(piece.length.value, 1) }}</td></tr>
-          <tr><th scope="row">Square, at least</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.section.side.value, 1) }}</td></tr>
+          <tr><th scope="row">Square, at least</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.section.side.value, 1) }}, {{ units.length(one.section.overCorners, 1) }} over the corners</td></tr>
           <tr><th scope="row">Bit</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.drilling.bit.value) }}</td></tr>
           <tr><th scope="row">Speed</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ one.drilling.slow.value }} to {{ one.drilling.fast.value }} rev/min</td></tr>
           <tr><th scope="row">Depth, bites</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.drilling.depth.value, 1) }} in {{ one.drilling.bites }} bites, clear the bit after each</td></tr>
