@@ -10,6 +10,9 @@ export class AbrasiveError extends Error {
 export interface AbrasiveMark {
   scale: AbrasiveScale
   mark: number
+  /** What the turner calls it, where it has a colour and no number; `between` names the coarser and the finer one it was placed between. */
+  label?: string
+  between?: readonly [string, string]
 }
 
 /**
@@ -33,15 +36,17 @@ function nearestMarks(scale: Exclude<AbrasiveScale, 'micron'>, number: number): 
 }
 
 /** The grain size with its source, for a number that can be opened. */
-export function grainFigure({ scale, mark }: AbrasiveMark): Figure {
-  const label = `grain of ${abrasiveName({ scale, mark })}`
+export function grainFigure(abrasive: AbrasiveMark): Figure {
+  const { scale, mark, between } = abrasive
+  const label = `grain of ${abrasiveName(abrasive)}`
   const value = grainSize(scale, mark)
+  if (between) return { label, value, unit: 'µm', origin: 'yours', note: `no number: placed half way between ${between[0]} and ${between[1]}` }
   if (scale === 'micron') return { label, value, unit: 'µm', origin: 'default', mark: 'trade', note: 'as marked by its maker' }
   const { source } = scaleTables[scale]
   return { label, value, unit: 'µm', origin: source.mark === 'pub' ? 'published' : 'default', mark: source.mark, note: source.note }
 }
 
 /** The abrasive in its own words: `P320`, `CAMI 320`, `pad 4000`, `film 9 µm`. */
-export function abrasiveName({ scale, mark }: AbrasiveMark): string {
-  return { P: `P${mark}`, CAMI: `CAMI ${mark}`, pad: `pad ${mark}`, micron: `film ${mark} µm` }[scale]
+export function abrasiveName({ scale, mark, label }: AbrasiveMark): string {
+  return label ?? { P: `P${mark}`, CAMI: `CAMI ${mark}`, pad: `pad ${mark}`, micron: `film ${mark} µm` }[scale]
 }

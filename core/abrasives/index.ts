@@ -1,2 +1,3 @@
+export * from './convert'
 export * from './grain'
 export * from './scales'

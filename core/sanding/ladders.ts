@@ -18,6 +18,8 @@ export interface LadderProblem {
   greatestJump: number
   /** Finest grain the ladder may begin with, µm; any by default. */
   firstGrain?: number
+  /** Rungs that must be in it. */
+  insist?: readonly string[]
 }
 
 export interface LadderStep {
@@ -60,23 +62,27 @@ const cost = (step: LadderStep, overhead: number): number => step.seconds + step
  * from coarse to fine that keeps the best few ways to every rung. Empty when the stock cannot do it.
  */
 export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
-  const { from, target, overhead, greatestJump, firstGrain = 0 } = problem
+  const { from, target, overhead, greatestJump, firstGrain = 0, insist = [] } = problem
   const rungs = problem.rungs.filter(rung => capacity(rung.pass) > 0).sort((a, b) => b.pass.grain - a.pass.grain)
   const waysTo = new Map<Rung, Ladder[]>()
+  const wanted = rungs.filter(rung => insist.includes(rung.id))
+  if (wanted.length < insist.length) return []
+  /** Whether going from one place to the next passes over a rung that must be in the ladder. */
+  const passesOver = (coarser: number, finer: number) => wanted.some(({ pass: { grain } }) => grain < coarser && grain > finer)
   const extend = (ladder: Ladder, step: LadderStep | undefined): Ladder[] =>
     step ? [{ steps: [...ladder.steps, step], seconds: ladder.seconds + cost(step, overhead) }] : []
 
   for (const rung of rungs) {
-    const ways = rung.pass.grain >= firstGrain - 1e-9 ? extend({ steps: [], seconds: 0 }, stepFor(rung, from, overhead)) : []
+    const ways = rung.pass.grain >= firstGrain - 1e-9 && !passesOver(Infinity, rung.pass.grain) ? extend({ steps: [], seconds: 0 }, stepFor(rung, from, overhead)) : []
     for (const [coarser, ladders] of waysTo) {
       const jump = coarser.pass.grain / rung.pass.grain
-      if (jump <= 1 || jump > greatestJump + 1e-9) continue
+      if (jump <= 1 || jump > greatestJump + 1e-9 || passesOver(coarser.pass.grain, rung.pass.grain)) continue
       const step = stepFor(rung, scratchLeft(coarser.pass), overhead)
       ways.push(...ladders.flatMap(ladder => extend(ladder, step)))
     }
     waysTo.set(rung, quickest(ways, count))
   }
-  const done = rungs.filter(rung => scratchLeft(rung.pass) <= target + 1e-9)
+  const done = rungs.filter(rung => scratchLeft(rung.pass) <= target + 1e-9 && !passesOver(rung.pass.grain, 0))
   return quickest(done.flatMap(rung => waysTo.get(rung) ?? []), count)
 }
 

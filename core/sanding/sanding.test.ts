@@ -22,7 +22,7 @@ describe('the scratch model', () => {
   it('after one time constant has removed 1 − 1/e of its capacity', () => {
     const after = work(freshSurface('tool', 60), pass(100), 15)
     expect(after.removed).toBeCloseTo(75 * (1 - Math.exp(-1)), 9)
-    expect(after.scratches).toEqual([{ origin: 'tool', depth: 60 - after.removed }, { origin: '100 µm', depth: 30 }])
+    expect(after.scratches).toEqual([{ origin: 'tool', depth: 60 - after.removed }, { origin: '100 µm', depth: 30, way: 'around' }])
   })
 
   it('needs the time that then removes just that depth (property)', () => {

@@ -4,6 +4,8 @@ export interface Scratch {
   origin: string
   /** Depth below the present surface, µm. */
   depth: number
+  /** Rings around the barrel, or strokes along it after a with-grain pass; of a tool they are rings. */
+  way?: 'around' | 'along'
 }
 
 /** A surface under work: the scratches still in it, and the depth taken off since the tool, both in µm. */

@@ -12,19 +12,26 @@ export interface Pass {
   speed: number
   /** Hand pressure, 1 = medium. */
   pressure: number
+  /** How much of the piece's life is gone: 0 fresh to 1 dull. */
+  worn?: number
+  /** The turner's own cut rate and capacity, as factors on the model's; 1 when nothing is learnt. */
+  own?: { rate: number, capacity: number }
 }
 
 /** The model's time constant at 40 m/min and medium pressure, in s [model]. */
 const TAU = 15
 const TAU_SPEED = 40
 
-/** Time constant of removal under these conditions, s: inversely proportional to speed and pressure. */
-export function timeConstant(pass: Pick<Pass, 'speed' | 'pressure'>): number {
-  return TAU * (TAU_SPEED / pass.speed) / pass.pressure
+/** Time constant of removal under these conditions, s: inversely proportional to speed, pressure and the turner's own rate. */
+export function timeConstant(pass: Pick<Pass, 'speed' | 'pressure' | 'own'>): number {
+  return TAU * (TAU_SPEED / pass.speed) / pass.pressure / (pass.own?.rate ?? 1)
 }
 
-/** Depth one fresh piece can remove before it is dull, µm. */
-export const capacity = (pass: Pass): number => capacityPart(pass.medium).value * pass.grain
+/** Depth one piece can remove before it is dull, µm: less for a worn one. */
+export const capacity = (pass: Pass): number => capacityPart(pass.medium).value * pass.grain * (1 - (pass.worn ?? 0)) * (pass.own?.capacity ?? 1)
+
+/** Part of the piece's life that is gone after so many seconds with it, 0 to 1. */
+export const lifeUsed = (pass: Pass, seconds: number): number => 1 - (1 - (pass.worn ?? 0)) * Math.exp(-Math.max(0, seconds) / timeConstant(pass))
 
 /** Depth of the scratches that the abrasive leaves, µm. */
 export const scratchLeft = (pass: Pass): number => scratchPart(pass.medium).value * pass.grain
@@ -39,7 +46,7 @@ export function timeToRemove(pass: Pass, depth: number): number {
 }
 
 /**
- * The surface after `seconds` with one fresh piece: earlier scratches are shallower by what was removed, and those of
+ * The surface after `seconds` with one piece: earlier scratches are shallower by what was removed, and those of
  * this abrasive are new. Times below 0 count as 0; with no time nothing changes.
  */
 export function work(surface: Surface, pass: Pass, seconds: number): Surface {
@@ -48,5 +55,13 @@ export function work(surface: Surface, pass: Pass, seconds: number): Surface {
   const left = surface.scratches
     .map(scratch => ({ ...scratch, depth: scratch.depth - removed }))
     .filter(scratch => scratch.depth > 1e-6)
-  return { scratches: [...left, { origin: pass.origin, depth: scratchLeft(pass) }], removed: surface.removed + removed }
+  return { scratches: [...left, { origin: pass.origin, depth: scratchLeft(pass), way: 'around' }], removed: surface.removed + removed }
+}
+
+/**
+ * The surface after a with-grain pass, lathe stopped: the abrasive's own rings are crossed out by strokes along the barrel of the same depth. What is left of earlier
+ * rings stays, and now shows across them.
+ */
+export function withGrain(surface: Surface, pass: Pass): Surface {
+  return { ...surface, scratches: surface.scratches.map(scratch => scratch.origin === pass.origin ? { ...scratch, way: 'along' as const } : scratch) }
 }
