@@ -39,7 +39,7 @@ it('tells what is pointless, wet on bare wood, too fine to begin, left behind an
   expect(kinds([step('150'), step('240'), step('280'), step('400'), step('600')])).toEqual(['pointless'])
   expect(kinds([step('150'), step('240'), step('400', { wet: true }), step('600')])).toContain('wet on bare wood')
   expect(kinds([step('150'), step('240'), step('400', { wet: true }), step('600')], { ...bare, bare: false })).not.toContain('wet on bare wood')
-  expect(kinds(ladder('800', '1000'))).toEqual(expect.arrayContaining(['too fine to begin', 'shows']))
+  expect(kinds(ladder('1200', '1500'))).toEqual(expect.arrayContaining(['too fine to begin', 'shows']))
   const hasty = reviewLadder([step('150', { seconds: 3 }), step('240', { seconds: 2 }), step('400', { seconds: 2 }), step('600', { seconds: 2 })], bare)
   expect(hasty.findings.map(one => one.kind)).toEqual(expect.arrayContaining(['left behind', 'shows']))
   expect(hasty.usable).toBe(false)

@@ -108,8 +108,10 @@ function findingsOf(written: readonly WrittenStep[], steps: readonly ReviewedSte
   const found: Finding[] = []
   const add = (kind: FindingKind, says: string, remedy: string) => found.push({ kind, step: index, says, remedy })
   if (step.wet && context.bare) add('wet on bare wood', `${step.name} wet on bare wood raises its grain and carries colour.`, 'Sand it dry; keep water for film and resin.')
+  const tooFine = !before && capacity(step.pass) < context.from && steps[index]!.inherited > 1e-6
+  if (!tooFine) found.push(...leftBehind(written, steps, index, context))
   if (!before) {
-    if (capacity(step.pass) < context.from && steps[index]!.inherited > 1e-6) add('too fine to begin', `${step.name} cannot take out ${um(context.from)} µm of marks: ${um(steps[index]!.inherited)} µm stay.`, 'Begin coarser, or go back to the tool.')
+    if (tooFine) add('too fine to begin', `${step.name} cannot take out ${um(context.from)} µm of marks: ${um(steps[index]!.inherited)} µm stay.`, 'Begin coarser, or go back to the tool.')
     return found
   }
   const ratio = before.pass.grain / step.pass.grain
@@ -122,13 +124,19 @@ function findingsOf(written: readonly WrittenStep[], steps: readonly ReviewedSte
   } else if (ratio > context.greatestJump + 1e-9) {
     add('jump', `${before.name} to ${step.name} is a jump of ${ratio.toFixed(1)} : 1, from ${grains}.`, 'Put one between them: it is quicker and surer.')
   }
-  const left = steps[index]!.inherited
-  if (left > context.forgives && steps.slice(index + 1).every(later => later.inherited > context.forgives)) {
-    const source = steps[index]!.after.scratches.filter(one => one.origin !== step.pass.origin).reduce((a, b) => b.depth > a.depth ? b : a)
-    const already = index > 0 && steps[index - 1]!.inherited > context.forgives
-    if (!already) add('left behind', `${step.name} leaves ${um(left)} µm of ${source.origin}'s scratches.`, `Stay longer with ${source.origin === context.origin ? 'the grit before' : step.name}, take a fresh piece, or put a grit between.`)
-  }
   return found
+}
+
+/** The step after which scratches are never caught up with: it was cut short, or its piece could not do more. */
+function leftBehind(written: readonly WrittenStep[], steps: readonly ReviewedStep[], index: number, { forgives, origin }: ReviewContext): Finding[] {
+  const [step, { inherited, after }] = [written[index]!, steps[index]!]
+  const lasts = steps.slice(index).every(later => later.inherited > forgives)
+  if (!lasts || (index > 0 && steps[index - 1]!.inherited > forgives)) return []
+  const source = after.scratches.filter(one => one.origin !== step.pass.origin).reduce((a, b) => b.depth > a.depth ? b : a)
+  return [{
+    kind: 'left behind', step: index, says: `${step.name} leaves ${um(inherited)} µm of what ${source.origin} made.`,
+    remedy: source.origin === origin ? 'Stay longer here, take a fresh piece, or begin coarser.' : 'Stay longer here, take a fresh piece, or put a grit between.',
+  }]
 }
 
 function wholeFindings(surface: Surface, steps: readonly ReviewedStep[], context: ReviewContext, worst: { origin: string, depth: number }): Finding[] {
@@ -167,5 +175,3 @@ export function waysOn(current: { id: string, pass: Pass }, spent: number, left:
   }
   return ways.sort((a, b) => a.seconds - b.seconds)
 }
-
-
