@@ -20,6 +20,7 @@ const payloads = {
     step: stepId().nullable().defined(),
   }),
   check: exact({ step: stepId().required(), check: line(40).min(1).required(), answer: word('yes', 'no').required() }),
+  look: exact({ step: stepId().required(), answer: word('not yet', 'cannot tell').required() }),
   measure: exact({
     barrel: barrel().required(),
     fromTip: number().min(0).max(300).required(),

@@ -36,6 +36,10 @@ export const sizing = {
     diameter: number().moreThan(0, 'Should be above 0.').max(40, 'Should be 40 mm or less.').required(),
   })).max(4),
   glue: word('by the shelf', 'epoxy', 'CA with accelerator', 'CA overnight'),
+  ladder: array(line(60).min(1).required()).max(30),
+  insist: array(line(60).min(1).required()).max(30),
+  refuse: array(line(60).min(1).required()).max(200),
+  jump: number().test('jump', 'Should be 0 (lifted) or lie between 1.2 and 10.', value => value === undefined || value === 0 || (value >= 1.2 && value <= 10)),
 }
 const sizingSchema = perhaps(sizing)
 

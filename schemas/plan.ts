@@ -11,7 +11,10 @@ const source = exact({ mark: word('pub', 'trade', 'mem', 'model').required(), no
 const barrelId = word('lower', 'upper', 'only').required()
 const scale = word('P', 'CAMI', 'pad', 'micron').required()
 
-const abrasive = exact({ id: id(), scale, mark: positive(), wet: boolean().required(), dry: boolean().required() })
+const abrasive = exact({
+  id: id(), scale, mark: positive(), wet: boolean().required(), dry: boolean().required(), label: string().max(60), between: array(string().max(60).required()).length(2),
+  worn: number().min(0).max(1), count: number().min(0),
+})
 const baseWait = perhaps({ plain: positive(), accelerated: number().moreThan(0), source })
 const product = exact({
   id: id(), name: name(), source,
@@ -49,6 +52,7 @@ const inputs = exact({
     id: id(), name: name(), width: number().moreThan(0), height: number().moreThan(0), length: number().moreThan(0), damp: boolean().required(),
     readings: array(exact({ at: string().required(), grams: number().moreThan(0), percent: number().min(0) })).max(500).required(),
   }),
+  own: perhaps({ rate: positive(), capacity: positive() }),
   habits: perhaps({ perEnd: number().nullable(), kerf: number().nullable(), wander: number().nullable(), leastWall: number().nullable() }),
 })
 

@@ -1,6 +1,6 @@
 import { boolean, number, type InferType } from 'yup'
 import { abrasives, products } from '../reference'
-import { exact, word } from './common'
+import { exact, line, word } from './common'
 
 const habit = (least: number, most: number, unit = ' mm') => number().nullable().min(least, `Should lie between ${least} and ${most}${unit}.`).max(most, `Should lie between ${least} and ${most}${unit}.`)
 
@@ -18,9 +18,23 @@ export const workshopSchema = exact({
 })
 export type Workshop = InferType<typeof workshopSchema>
 
-/** Something put on the shelf or taken off it. */
+const known = [...abrasives, ...products].map(row => row.id)
+
+/** Something put on the shelf or taken off it; of an abrasive also how worn it is (0 to 1) and how many pieces are there. Pads of the turner's own have ids beginning with own-. */
 export const shelfChangeSchema = exact({
-  item: word(...[...abrasives, ...products].map(row => row.id)).required(),
+  item: line(60).required().test('item', 'Is not a thing that Oxlip knows. Choose one of the shelf’s.', value => !value || known.includes(value) || value.startsWith('own-')),
   there: boolean().required(),
+  worn: number().min(0, 'Should lie between 0 and 1.').max(1, 'Should lie between 0 and 1.'),
+  count: number().integer().min(0).max(10_000),
 })
 export type ShelfChange = InferType<typeof shelfChangeSchema>
+
+/** A pad with a colour and no number, placed between two that are known. */
+export const ownAbrasiveSchema = exact({
+  label: line(40).trim().min(1).required(),
+  coarser: word(...abrasives.map(row => row.id)).required(),
+  finer: word(...abrasives.map(row => row.id)).required(),
+  wet: boolean().required(),
+  dry: boolean().required(),
+})
+export type OwnAbrasive = InferType<typeof ownAbrasiveSchema>

@@ -20,10 +20,10 @@ export const usePen = defineStore('pen', () => {
   const planned = computed(() => {
     const kept = whole.value?.plan
     if (!kept || !draft.value) return kept
-    const { tool, film, glue } = kept.inputs.wishes
+    const { tool, film } = kept.inputs.wishes
     const wishes = { tool, film, ...draft.value }
     // No step follows from a shape or an end of one's own, so these keep the steps as they are, and what is drawn of them.
-    return wishes.glue === glue ? { ...kept, inputs: { ...kept.inputs, wishes } } : revisePlan(kept, { wishes }, doneSteps.value)
+    return stepsFollow(wishes) === stepsFollow(kept.inputs.wishes) ? { ...kept, inputs: { ...kept.inputs, wishes } } : revisePlan(kept, { wishes }, doneSteps.value)
   })
   const events = computed<BenchEvent[]>(() => {
     const id = pen.value?.id
@@ -81,6 +81,9 @@ export const usePen = defineStore('pen', () => {
 
   return { pen, plan, events, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
 })
+
+/** The wishes that steps follow from, as text to compare. */
+const stepsFollow = ({ glue, ladder, insist, refuse, jump }: Sizing): string => JSON.stringify([glue, ladder, insist, refuse, jump])
 
 let last = 0
 

@@ -13,6 +13,8 @@ export type Entry
     | { kind: 'defect', payload: Omit<Defect, 'id'> & { step: string | null } }
   /** Something looked at in a step of the preparation. */
     | { kind: 'check', payload: { step: string, check: string, answer: 'yes' | 'no' } }
+  /** Whether the scratches before a grit are gone, looked for under a raking light. */
+    | { kind: 'look', payload: { step: string, answer: 'not yet' | 'cannot tell' } }
   /** A diameter at a place of a barrel, mm, during a step. */
     | { kind: 'measure', payload: DiameterReading }
   /** The way chosen to mend a defect before the ladder; `step` is the one under way. */

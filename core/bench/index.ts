@@ -1,4 +1,5 @@
 export * from './event'
+export * from './observations'
 export * from './record'
 export * from './replay'
 export * from './summary'

@@ -28,6 +28,9 @@ export interface ShelfAbrasive extends AbrasiveMark {
   id: string
   wet: boolean
   dry: boolean
+  /** How much of its life is gone, 0 fresh to 1 dull, and how many pieces are there. */
+  worn?: number
+  count?: number
 }
 
 /** What a wait is for. */
@@ -84,13 +87,19 @@ export type FilmWish = 'gloss' | 'close'
 /** What the tubes are glued with: what suits what is on the shelf, or as the turner rather has it. */
 export type GlueWish = 'by the shelf' | 'epoxy' | 'CA with accelerator' | 'CA overnight'
 
-/** How a pen is sized where the turner says so. */
+/** How a pen is sized and sanded where the turner says so. */
 export interface Sizing {
   /** Outlines of the barrels; a slight belly where none is said. */
   shapes?: Partial<Record<BarrelId, Shape>>
   /** Ends that the turner rather turns to a diameter (mm) of their own. */
   ends?: readonly { barrel: BarrelId, end: End, diameter: number }[]
   glue?: GlueWish
+  /** A ladder of one's own on the bare blank, by the ids of the abrasives in their order; else the best is worked out. */
+  ladder?: readonly string[]
+  /** Grits to keep in it, grits to leave out, and the greatest jump (0 lifts it). */
+  insist?: readonly string[]
+  refuse?: readonly string[]
+  jump?: number
 }
 
 export interface Wishes extends Sizing {
@@ -114,4 +123,6 @@ export interface PlanInputs {
   wishes: Wishes
   blank?: Blank
   habits?: Habits
+  /** The turner's own cut rate and capacity on wood, as factors on the model's, once something is learnt. */
+  own?: { rate: number, capacity: number }
 }

@@ -11,13 +11,15 @@ export function meanDiameter(fitting: Fitting): number {
 }
 
 /** How an abrasive of the shelf cuts on a medium at a spindle speed (rev/min) on this fitting, with medium hand pressure. */
-export function passOf(abrasive: ShelfAbrasive, medium: Medium, fitting: Fitting, revPerMin: number): Pass {
+export function passOf(abrasive: ShelfAbrasive, medium: Medium, fitting: Fitting, revPerMin: number, own?: Pass['own']): Pass {
   return {
     origin: abrasiveName(abrasive),
     grain: grainSize(abrasive.scale, abrasive.mark),
     medium,
     speed: surfaceSpeed(meanDiameter(fitting), revPerMin),
     pressure: 1,
+    ...(abrasive.worn ? { worn: abrasive.worn } : {}),
+    ...(own && medium.kind === 'wood' ? { own } : {}),
   }
 }
 
@@ -29,18 +31,20 @@ export interface ShelfLadderProblem {
   greatestJump: number
   /** Finest grain to begin with, µm. */
   firstGrain?: number
+  /** Abrasives that must be in it. */
+  insist?: readonly string[]
 }
 
 /**
  * The quickest ladder the shelf can give, coarse to fine. When none keeps to the greatest jump, the jump is lifted, and last the grit to begin with; when none
  * reaches the target, it goes as fine as it can. Empty when nothing on the shelf can take out the start depth, or nothing needs to.
  */
-export function shelfLadder({ from, target, abrasives, pass, greatestJump, firstGrain = 0 }: ShelfLadderProblem): ShelfAbrasive[] {
+export function shelfLadder({ from, target, abrasives, pass, greatestJump, firstGrain = 0, insist = [] }: ShelfLadderProblem): ShelfAbrasive[] {
   if (from <= target) return []
   const rungs: Rung[] = abrasives.map(abrasive => ({ id: abrasive.id, pass: pass(abrasive) }))
   const byId = new Map(abrasives.map(abrasive => [abrasive.id, abrasive]))
   const goals = [target, ...rungs.map(rung => scratchLeft(rung.pass)).filter(depth => depth > target && depth < from).sort((a, b) => a - b)]
-  const ways = [{ greatestJump, firstGrain }, { greatestJump: Infinity, firstGrain }, { greatestJump: Infinity, firstGrain: 0 }]
+  const ways = [{ greatestJump, firstGrain, insist }, { greatestJump: Infinity, firstGrain, insist }, { greatestJump: Infinity, firstGrain: 0, insist }, { greatestJump: Infinity, firstGrain: 0 }]
   for (const goal of goals) {
     for (const way of ways) {
       const [ladder] = bestLadders({ from, target: goal, rungs, overhead: gritOverhead.value, ...way })

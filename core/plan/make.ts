@@ -1,10 +1,9 @@
 import type { PlanInputs, Product, ShelfAbrasive } from './inputs'
-import { passOf, shelfLadder } from './ladder'
+import { shelfLadder } from './ladder'
 import { caFilmSteps, productFor } from './methods/ca-film'
 import type { CleanHow, Plan } from './plan'
-import { filmHides } from './targets'
-import { capacity } from '../sanding'
-import { bleeds, coarsestGrain, hasJoint, isOily, isResin, isSoft, mediumOf, toolMarks } from './traits'
+import { sandingProblem, usableBare } from './sanding'
+import { bleeds, hasJoint, isOily, isResin, isSoft } from './traits'
 
 /**
  * The plan of one pen, worked out from its fitting, material, method, shelf, climate and wishes. `goesOn` is the scratch depth (µm) that
@@ -56,22 +55,19 @@ export function tubeGlueFor(inputs: PlanInputs): { product: Product | null, acce
   return { product: epoxy ?? ca ?? null, accelerated: !epoxy && quick }
 }
 
-/** Tool marks are a guess and vary: the first grit must be able to take out this many times their depth with one piece [model]. */
-const MARKS_MARGIN = 2
-
 /**
- * The dry ladder for the bare blank: from the tool's marks to what a film over it hides, no coarser than the blank bears. The first grit is the one that
+ * The dry ladder for the bare blank: the turner's own, or the quickest from the tool's marks to what a film over it hides, no coarser than the blank bears. The first grit is the one that
  * the tool marks need, which comes out near the usual P100-P150 after a gouge or scraper and P220-P320 after a clean shearing cut [trade].
  */
 function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfAbrasive[] {
-  const from = goesOn ?? toolMarks(inputs.wishes.tool).value
-  const medium = mediumOf(inputs.material)
-  const pass = (abrasive: ShelfAbrasive) => passOf(abrasive, medium, inputs.fitting, inputs.method.speeds.sand)
-  const usable = inputs.shelf.abrasives.filter(abrasive => abrasive.dry && pass(abrasive).grain <= coarsestGrain(inputs.material).value)
-  const grains = usable.map(abrasive => pass(abrasive).grain)
-  const needed = usable.filter(abrasive => capacity(pass(abrasive)) >= MARKS_MARGIN * from).map(abrasive => pass(abrasive).grain)
-  const firstGrain = goesOn !== undefined ? 0 : needed.length ? Math.min(...needed) : Math.max(...grains)
-  return shelfLadder({ from, target: filmHides.value, abrasives: usable, pass, greatestJump: inputs.method.greatestJump, firstGrain })
+  const { ladder } = inputs.wishes
+  if (ladder) return [...new Set(ladder)].flatMap(id => inputs.shelf.abrasives.filter(one => one.id === id))
+  const problem = sandingProblem(inputs)
+  const pass = (abrasive: ShelfAbrasive) => problem.rungs.find(rung => rung.id === abrasive.id)!.pass
+  return shelfLadder({
+    from: goesOn ?? problem.from, target: problem.target, abrasives: usableBare(inputs), pass, greatestJump: problem.greatestJump,
+    firstGrain: goesOn === undefined ? problem.firstGrain! : 0, insist: goesOn === undefined ? problem.insist! : [],
+  })
 }
 
 /** How the blank is cleaned before the first coat. A bleeding wood or a joint is never wiped wet, oil or not. */

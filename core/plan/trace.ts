@@ -3,7 +3,7 @@ import { cutSticks, usualCut, type Stick } from '../barrel'
 import { waitIn } from '../climate'
 import { given, worked, type Figure } from '../figures'
 import { filmStep, noFilm, thinnest, type Film } from '../film'
-import { capacityPart, deepest, freshSurface, scratchLeft, scratchPart, stepFor, type LadderStep, type Medium, type Surface } from '../sanding'
+import { capacity, capacityPart, deepest, freshSurface, scratchLeft, scratchPart, stepFor, timeToRemove, type LadderStep, type Medium, type Rung, type Surface } from '../sanding'
 import { handsOnBase } from './hands-on'
 import type { PlanInputs, ShelfAbrasive } from './inputs'
 import { meanDiameter, passOf } from './ladder'
@@ -126,11 +126,11 @@ function gritTrace(inputs: PlanInputs, step: Step, before: Stage, grainBefore: n
   const onWood = step.kind === 'sand'
   const { speeds, source } = inputs.method
   const spindle = given('spindle speed', onWood ? speeds.sand : speeds.level, 'rev/min', source)
-  const pass = passOf(step.abrasive, onWood ? mediumOf(inputs.material) : FILM, inputs.fitting, spindle.value)
+  const pass = passOf(step.abrasive, onWood ? mediumOf(inputs.material) : FILM, inputs.fitting, spindle.value, inputs.own)
   const speed = worked('surface speed', pass.speed, 'm/min', 'π × diameter × spindle speed', [given('mean end diameter', meanDiameter(inputs.fitting), 'mm', inputs.fitting.source), spindle])
   const depth = onWood ? deepest(before.wood) : step.kind === 'level' ? before.film.unevenness : before.filmScratch
   const rung = { id: step.abrasive.id, pass }
-  const ladder: LadderStep = stepFor(rung, depth, gritOverhead.value) ?? { rung, seconds: 0, pieces: 0, removes: 0, leaves: scratchLeft(pass) }
+  const ladder: LadderStep = stepFor(rung, depth, gritOverhead.value) ?? givenUp(rung)
   const grain = grainFigure(step.abrasive)
   const removes = worked('taken off', ladder.removes, 'µm', onWood ? 'the deepest scratch before it' : step.kind === 'level' ? 'the unevenness, peak to valley' : 'the scratches before it', [])
   const leaves = worked('scratches it leaves', ladder.leaves, 'µm', 'grain × scratch depth per grain size', [grain, scratchPart(pass.medium)])
@@ -138,11 +138,18 @@ function gritTrace(inputs: PlanInputs, step: Step, before: Stage, grainBefore: n
   return { ladder, speed, shown: { grain, ...jump, pieces: ladder.pieces, removes, leaves } }
 }
 
+/** A grit that cannot take out what is before it is given up when its piece has done nine tenths of what it can; the rest stays. */
+function givenUp(rung: Rung): LadderStep {
+  const removes = 0.9 * capacity(rung.pass)
+  return { rung, seconds: timeToRemove(rung.pass, removes), pieces: 1, removes, leaves: scratchLeft(rung.pass) }
+}
+
 function stageAfter(inputs: PlanInputs, step: Step, before: Stage, grit: LadderStep | undefined): Stage {
   if (step.kind === 'coat') return { ...before, film: filmStep(before.film, coatAsFilm(inputs, step)), filmScratch: 0, coats: before.coats + 1 }
   if (!grit || !isGrit(step)) return before
   if (step.kind === 'sand') {
-    const scratches = [{ origin: abrasiveName(step.abrasive), depth: grit.leaves }]
+    const left = before.wood.scratches.map(one => ({ ...one, depth: one.depth - grit.removes })).filter(one => one.depth > 1e-6)
+    const scratches = [...left, { origin: abrasiveName(step.abrasive), depth: grit.leaves }]
     return { ...before, wood: { scratches, removed: before.wood.removed + grit.removes } }
   }
   const film = step.kind === 'level'

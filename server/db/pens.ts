@@ -2,13 +2,15 @@ import { randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { replay } from '../../core/bench'
-import { makePlan, planBlank, revisePlan, type Plan, type PlanInputs, type Sizing } from '../../core/plan'
+import { makePlan, planBlank, revisePlan, type PlanInputs, type Sizing } from '../../core/plan'
 import { materialOf, materials, methods } from '../../reference'
-import { asPlan, type NewPen, type PenChange } from '../../schemas'
+import type { NewPen, PenChange } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
 import { readBlank } from './blanks'
 import { eventsOf } from './events'
 import { readFitting } from './fittings'
+import { readLearnt } from './learnt'
+import { keepPlan, readPlan } from './plans'
 import { readShelf } from './shelf'
 import { readWorkshop } from './workshop'
 
@@ -48,18 +50,6 @@ export async function readPen(knex: Knex, id: string): Promise<Pen> {
   const row: Row | undefined = await pensTable(knex).where({ id }).first()
   if (!row) throw new NotFoundError('There is no such pen. It may have been entered in another workshop.')
   return asPen(row)
-}
-
-/** The plan a pen points at. */
-export async function readPlan(knex: Knex, pen: Pen): Promise<Plan> {
-  const row = await knex('plans').where({ pen_id: pen.id, version: pen.planVersion }).first('body')
-  return asPlan(row.body)
-}
-
-/** The current plans of many pens in one query. */
-export async function readPlans(knex: Knex): Promise<Map<string, Plan>> {
-  const rows = await knex('plans').join('pens', join => join.on('pens.id', 'plans.pen_id').andOn('pens.plan_version', 'plans.version')).select('pen_id', 'body')
-  return new Map(rows.map(row => [row.pen_id, asPlan(row.body)]))
 }
 
 /** Starts a pen and makes its first plan from what is on the shelf now. @throws FieldsError when the mark is taken */
@@ -112,6 +102,7 @@ type Choices = Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film' | '
 async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
   const { celsius, humidity, perEnd, kerf, wander, leastWall } = await readWorkshop(knex)
   const shelf = await readShelf(knex)
+  const { rate, capacity, observations } = await readLearnt(knex)
   const kept = await readFitting(knex, wanted.fitting)
   const blank = wanted.blank ? await readBlank(knex, wanted.blank) : undefined
   if (!kept) throw new FieldsError({ fitting: 'This fitting is not on the shelf any more: choose another.' })
@@ -124,12 +115,10 @@ async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
     climate: { celsius, humidity },
     wishes: { tool: wanted.tool, film: wanted.film, ...wanted.sizing },
     ...(blank ? { blank: planBlank(blank) } : {}),
+    ...(observations ? { own: { rate: rate.likely, capacity: capacity.likely } } : {}),
     habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
   }
 }
-
-const keepPlan = (knex: Knex, penId: string, version: number, plan: Plan) =>
-  knex('plans').insert({ pen_id: penId, version, body: JSON.stringify(asPlan(JSON.parse(JSON.stringify(plan)))) })
 
 async function lockPen(trx: Knex, id: string, version: number): Promise<Pen> {
   await trx('pens').where({ id }).forUpdate().first('id')

@@ -13,8 +13,8 @@ const { now } = useClock()
 
 const wishes = computed(() => props.plan.inputs.wishes)
 const change = (part: Sizing) => {
-  const { shapes, ends, glue } = wishes.value
-  sizing.value = { ...(shapes ? { shapes } : {}), ...(ends ? { ends } : {}), ...(glue ? { glue } : {}), ...part }
+  const { tool: _t, film: _f, ...kept } = wishes.value
+  sizing.value = { ...kept, ...part }
 }
 
 function setEnd(barrel: BarrelId, end: End, diameter: number | null) {

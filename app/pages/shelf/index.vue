@@ -12,6 +12,17 @@ const there = computed(() => new Set([...store.shelf?.abrasives ?? [], ...store.
 const scales = [
   { scale: 'P', name: 'Paper, P grades' }, { scale: 'CAMI', name: 'Paper, CAMI grades' }, { scale: 'pad', name: 'Cushioned pads' }, { scale: 'micron', name: 'Polishing film' },
 ] as const
+/** Pads of the turner's own, which no scale has. */
+const own = computed(() => (store.shelf?.abrasives ?? []).filter(one => one.id.startsWith('own-')))
+const WEAR = [{ label: 'fresh', value: '0' }, { label: 'a quarter worn', value: '0.25' }, { label: 'half worn', value: '0.5' }, { label: 'nearly dull', value: '0.8' }]
+async function describe(item: string, how: { worn?: number, count?: number }) {
+  try {
+    await store.putOnShelf(item, true, how)
+  } catch (error) {
+    toast.add({ title: refused(error).message, color: 'error' })
+  }
+}
+const nearestWear = (worn = 0) => WEAR.reduce((best, one) => Math.abs(Number(one.value) - worn) < Math.abs(Number(best.value) - worn) ? one : best).value
 const groups = computed(() => scales.map(group => ({ ...group, rows: abrasives.filter(row => row.scale === group.scale) })))
 
 async function put(item: string, on: boolean) {
@@ -41,6 +52,27 @@ async function fill() {
       <p class="quiet">Plans use what is on the shelf. Tick what you have; numbers of different scales compare only by their grain, in µm.</p>
       <button type="button" class="key" @click="fill">Put the usual things on</button>
     </header>
+    <section class="sheet part" aria-labelledby="grains">
+      <h2 id="grains">All of them by their grain</h2>
+      <ShelfGrainLine v-if="store.shelf.abrasives.length" :abrasives="store.shelf.abrasives" />
+      <p v-else class="quiet">No abrasive on the shelf yet: tick what you have below.</p>
+    </section>
+    <section class="sheet part" aria-labelledby="convert"><h2 id="convert">What is this pad in paper?</h2><ShelfConverter /></section>
+    <section v-if="store.shelf.abrasives.length" class="sheet part" aria-labelledby="wear">
+      <h2 id="wear">How worn, how many</h2>
+      <ul class="wear">
+        <li v-for="row in store.shelf.abrasives" :key="row.id">
+          <b>{{ abrasiveName(row) }}</b><span class="quiet">{{ grainSize(row.scale, row.mark) }} µm, {{ [row.wet && 'wet', row.dry && 'dry'].filter(Boolean).join(' or ') }}</span>
+          <USelect :model-value="nearestWear(row.worn)" :items="WEAR" size="lg" :aria-label="`How worn ${abrasiveName(row)} is`" @update:model-value="describe(row.id, { worn: Number($event) })" />
+          <UInputNumber :model-value="row.count ?? null" :min="0" :max="10000" size="lg" placeholder="?" :aria-label="`How many of ${abrasiveName(row)}`" @update:model-value="$event !== null && $event !== undefined && describe(row.id, { count: $event })" />
+        </li>
+      </ul>
+    </section>
+    <section class="sheet part" aria-labelledby="own">
+      <h2 id="own">A pad with a colour and no number</h2>
+      <ul v-if="own.length" class="own"><li v-for="row in own" :key="row.id"><b>{{ row.label }}</b>, {{ row.mark }} µm, between {{ row.between?.join(' and ') }} <button type="button" class="off" @click="put(row.id, false)">take it off</button></li></ul>
+      <ShelfOwnPad />
+    </section>
     <fieldset class="sheet">
       <legend><h2>Glues, finishes, polishes</h2></legend>
       <div class="items wide">
@@ -59,6 +91,11 @@ async function fill() {
 
 <style scoped>
 .shelf { display: grid; gap: 1rem; }
+.part { display: grid; gap: 0.5rem; padding: 0.9rem 1.1rem 1rem; min-width: 0; }
+.wear { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 34rem), 1fr)); gap: 0.3rem 2rem; }
+.wear li { display: grid; grid-template-columns: 5.5rem minmax(0, 1fr) 10rem 8rem; gap: 0.8rem; align-items: center; min-height: 48px; }
+.off { min-height: 32px; color: var(--leaf); text-decoration: underline; cursor: pointer; }
+@media (max-width: 560px) { .wear li { grid-template-columns: 1fr 1fr; border-bottom: 1px solid var(--line); padding-bottom: 0.4rem; } }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 1.2rem; }
 header p { flex: 1 1 20rem; }
 fieldset { padding: 0.9rem 1.1rem 1rem; }

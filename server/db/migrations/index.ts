@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import * as first from './0001-first'
 import * as stock from './0002-stock'
+import * as abrasives from './0003-abrasives'
 
 interface Migration {
   name: string
@@ -11,6 +12,7 @@ interface Migration {
 const migrations: Migration[] = [
   { name: '0001-first', ...first },
   { name: '0002-stock', ...stock },
+  { name: '0003-abrasives', ...abrasives },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -12,6 +12,7 @@ const { pen, plan, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
 const changing = ref(false)
 const sizing = useLocalStorage('oxlip-sizing-open', false)
+const laddering = useLocalStorage('oxlip-ladder-open', false)
 const size = useTemplateRef<{ setEnd: (barrel: BarrelId, end: End, diameter: number) => void }>('size')
 
 /** What the steps and their drawing follow from: while only the size is edited they stay as they stand, which keeps every edit within a frame. */
@@ -47,7 +48,7 @@ const changes = computed(() => {
   return planDifference(plan.value, revisePlan(plan.value, {
     shelf: workshop.shelf, climate: { celsius, humidity },
     ...(kept ? { fitting: kept.fitting } : {}), material: cutFrom ? materialOf(cutFrom) : blank ? plan.value.inputs.material : materials.find(row => row.id === material)!, method: methods.find(row => row.id === method)!,
-    wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
+    own: workshop.own, wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
     ...(cutFrom ? { blank: planBlank(cutFrom) } : {}),
   }, done))
 })
@@ -73,11 +74,13 @@ async function planAgain() {
         {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
         <button type="button" class="key small" @click="changing = true">Change</button>
         <button type="button" class="key small" :aria-expanded="sizing" @click="sizing = !sizing">Shape and size</button>
+        <button type="button" class="key small" :aria-expanded="laddering" @click="laddering = !laddering">Sanding ladder</button>
         <span v-if="draft" role="status">not kept yet</span>
       </p>
       <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
     </div>
     <PlanSize v-if="sizing" ref="size" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
+    <PlanLadder v-if="laddering" v-model="draft" :plan="plan" :traced="traced" :pen="pen.id" :started="state.begun" @keep="keepSize" />
     <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">

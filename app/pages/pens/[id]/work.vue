@@ -66,10 +66,15 @@ function mend(way: RepairWay) {
   if (defect) void store.enter({ kind: 'repair', payload: { defect: defect.id, way, step: next.value?.step.id ?? null } }, [defect.barrel])
 }
 /** What stands beside the next action: things to look at and to measure. */
-const beside = computed(() => checks.value.length > 0 || measures.value)
+const beside = computed(() => checks.value.length > 0 || measures.value || next.value?.step.kind === 'sand')
+function look(said: 'not yet' | 'cannot tell') {
+  if (next.value?.step.kind === 'sand') void store.enter({ kind: 'look', payload: { step: next.value.step.id, answer: said } }, next.value.step.barrels)
+}
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 
 useWorkKeys({
+  'n': () => look('not yet'),
+  't': () => look('cannot tell'),
   'm': () => {
     measuring.value = !measuring.value
   },
@@ -119,6 +124,7 @@ useWorkKeys({
         <BarrelStick v-if="['cut', 'drill'].includes(next.step.kind) && !next.step.again" :stick="traced.stick" :mark="pen.mark" :colour="plan.inputs.material.colour" :section="traced.size.section.value" :drilled="next.step.kind === 'drill'" label="The stick to scale, with its cuts, the witness mark and from where it is drilled" />
         <PlanParts v-if="next.step.kind === 'parts'" :fitting="plan.inputs.fitting" class="parts" />
         <ShelfMoisture v-if="next.step.kind === 'dry' && blank" :blank="blank" />
+        <WorkGrit v-if="next.step.kind === 'sand'" :key="next.step.id" :plan="plan" :traced="traced" :state="state" :step="next.step" @look="look" />
         <WorkMeasure v-if="measures" :traced="traced" :state="state" :step="next.step.id" @measure="reading => void store.enter({ kind: 'measure', payload: reading }, [reading.barrel])" />
         <WorkChecks v-if="checks.length" :checks="checks" :short="next.step.kind === 'parts'" :step="next.step.id" :state="state" @answer="answer" />
       </aside>

@@ -1,7 +1,8 @@
 import type { Plan } from '../../../../core/plan'
 import { db } from '../../../db/connection'
 import { eventsOf, type StoredEvent } from '../../../db/events'
-import { readPen, readPlan, type Pen } from '../../../db/pens'
+import { readPen, type Pen } from '../../../db/pens'
+import { readPlan } from '../../../db/plans'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
 

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { abrasiveName, betweenMarks, grainSize } from '#core/abrasives'
+import { abrasives } from '#reference'
+import { errorsOf, ownAbrasiveSchema, type FieldErrors } from '#schemas'
+
+/** A pad that has a colour and no number: between which two does it lie? */
+const store = useWorkshop()
+const toast = useToast()
+const form = reactive({ label: '', coarser: 'pad-1800', finer: 'pad-3200', wet: true, dry: true })
+const errors = ref<FieldErrors>({})
+const items = abrasives.map(one => ({ label: `${abrasiveName(one)}, ${grainSize(one.scale, one.mark)} µm`, value: one.id }))
+const placed = computed(() => {
+  const [a, b] = [form.coarser, form.finer].map(id => abrasives.find(one => one.id === id)!)
+  try {
+    return `Taken as ${betweenMarks(form.label, a!, b!).mark} µm, half way between them.`
+  } catch {
+    return 'Choose two that differ.'
+  }
+})
+async function keep() {
+  const wanted = { ...form, label: form.label.trim() }
+  errors.value = errorsOf(ownAbrasiveSchema, wanted)
+  if (Object.keys(errors.value).length) return
+  try {
+    await store.addOwnAbrasive(wanted)
+    toast.add({ title: `${wanted.label} is on the shelf.` })
+    form.label = ''
+  } catch (error) {
+    const answer = refused(error)
+    errors.value = answer.fields
+    if (!Object.keys(answer.fields).length) toast.add({ title: answer.message, color: 'error' })
+  }
+}
+</script>
+
+<template>
+  <form class="own filled" novalidate @submit.prevent="keep">
+    <UFormField label="What you call it" :error="errors.label ?? false"><UInput v-model="form.label" size="xl" maxlength="40" placeholder="grey pad" /></UFormField>
+    <UFormField label="Finer than" :error="errors.coarser ?? false"><USelect v-model="form.coarser" size="xl" :items="items" /></UFormField>
+    <UFormField label="Coarser than" :error="errors.finer ?? false"><USelect v-model="form.finer" size="xl" :items="items" /></UFormField>
+    <div class="how">
+      <label><input v-model="form.wet" type="checkbox"> wet</label><label><input v-model="form.dry" type="checkbox"> dry</label>
+      <span v-if="errors.dry" class="harm">{{ errors.dry }}</span>
+      <button type="submit" class="key">Put it on the shelf</button>
+      <span class="quiet">{{ placed }}</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.own { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 0 1rem; }
+.own > :deep(*) { min-height: 5.6rem; }
+.how { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; min-height: 0 !important; }
+.how label { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; }
+.how input { width: 1.2rem !important; height: 1.2rem; accent-color: var(--leaf); }
+@media (max-width: 720px) { .own { grid-template-columns: minmax(0, 1fr); } }
+</style>
