@@ -39,6 +39,9 @@ export const sizing = {
   ladder: array(line(60).min(1).required()).max(30),
   insist: array(line(60).min(1).required()).max(30),
   refuse: array(line(60).min(1).required()).max(200),
+  marks: number().min(1, 'Should lie between 1 and 500 µm.').max(500, 'Should lie between 1 and 500 µm.'),
+  leave: number().min(0.3, 'Should lie between 0.3 and 100 µm.').max(100, 'Should lie between 0.3 and 100 µm.'),
+  sandSpeed: number().min(100, 'Should lie between 100 and 5000 rev/min.').max(5000, 'Should lie between 100 and 5000 rev/min.'),
   jump: number().test('jump', 'Should be 0 (lifted) or lie between 1.2 and 10.', value => value === undefined || value === 0 || (value >= 1.2 && value <= 10)),
 }
 const sizingSchema = perhaps(sizing)

@@ -39,6 +39,7 @@ await main(async () => {
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'pen-size', path: at('B4'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Shape and size' }).click() },
+      { name: 'pen-ladder', path: at('C3'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click() },
       { name: 'pen-card', path: at('B4', '/card'), ready: 'table' },
       { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
       { name: 'pen-dry', path: at('B2', '/work'), ready: '.title', first: toDry },

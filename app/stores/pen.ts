@@ -83,7 +83,7 @@ export const usePen = defineStore('pen', () => {
 })
 
 /** The wishes that steps follow from, as text to compare. */
-const stepsFollow = ({ glue, ladder, insist, refuse, jump }: Sizing): string => JSON.stringify([glue, ladder, insist, refuse, jump])
+const stepsFollow = ({ shapes: _, ends: __, ...rest }: Sizing): string => JSON.stringify(Object.entries(rest).filter(([key]) => key !== 'tool' && key !== 'film').sort())
 
 let last = 0
 

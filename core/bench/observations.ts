@@ -1,5 +1,5 @@
 import { capacity, deepest, timeConstant, type SandingObservation } from '../sanding'
-import { gritOverhead, mediumOf, passOf, trace, type Plan } from '../plan'
+import { gritOverhead, mediumOf, passOf, sandSpeed, trace, type Plan } from '../plan'
 import { inOrder, type BenchEvent } from './event'
 import { leftOut, replay } from './replay'
 import { inForce } from './undo'
@@ -23,7 +23,7 @@ export function sandingObservations(planned: Plan, events: Iterable<BenchEvent>)
   const traced = trace({ ...plan, inputs: { ...inputs, own: undefined } }, leftOut(state.steps))
   return traced.steps.flatMap(({ step, before }) => {
     if (step.kind !== 'sand') return []
-    const pass = passOf(step.abrasive, medium, inputs.fitting, inputs.method.speeds.sand)
+    const pass = passOf(step.abrasive, medium, inputs.fitting, sandSpeed(inputs).value)
     const first = held.findIndex(event => (event.kind === 'done' || event.kind === 'look') && event.payload.step === step.id)
     const start = held[first - 1]
     if (first < 1 || !start) return []

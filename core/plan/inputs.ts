@@ -100,6 +100,11 @@ export interface Sizing {
   insist?: readonly string[]
   refuse?: readonly string[]
   jump?: number
+  /** Depth of the marks the ladder begins with and of those it may leave, µm, where the turner measured or judged them. */
+  marks?: number
+  leave?: number
+  /** Spindle speed to sand at, rev/min, where it is not the method's: the other school. */
+  sandSpeed?: number
 }
 
 export interface Wishes extends Sizing {

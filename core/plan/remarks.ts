@@ -5,7 +5,7 @@ import { unitWords, type UnitWords } from '../units'
 import { blankFaults } from './blank'
 import { productFor } from './methods/ca-film'
 import type { Plan } from './plan'
-import { filmHides, glossForgives, leastFilm } from './targets'
+import { glossForgives, leastFilm, mayLeave } from './targets'
 import type { PlanTrace } from './trace'
 import { bleeds, isOily, isResin } from './traits'
 
@@ -36,8 +36,9 @@ function surfaceGaps(plan: Plan, traced: PlanTrace): Remark[] {
   const found: Remark[] = []
   const last = traced.steps.at(-1)!.after
   const wood = deepest(last.wood)
-  if (wood > filmHides.value + 1e-6) {
-    found.push({ weight: 'gap', says: `Scratches ${wood.toFixed(1)} µm deep stay in the blank; a film hides ${filmHides.value} µm.`, remedy: 'Put a finer dry abrasive on the shelf, about P600.' })
+  const hidden = mayLeave(plan.inputs.wishes).value
+  if (wood > hidden + 1e-6) {
+    found.push({ weight: 'gap', says: `Scratches ${wood.toFixed(1)} µm deep stay in the blank; ${plan.inputs.wishes.leave === undefined ? 'a film hides' : 'you wanted at most'} ${hidden} µm.`, remedy: plan.inputs.wishes.ladder ? 'Look at the sanding ladder.' : 'Put a finer dry abrasive on the shelf, about P600.' })
   }
   if (last.coats && !plan.steps.some(step => step.kind === 'level')) {
     found.push({ weight: 'gap', says: 'No wet abrasive from P320 to P800 on the shelf to level the film with.', remedy: 'Put wet P400 and P600 on the shelf, then plan again.' })

@@ -4,7 +4,7 @@ import type { PlanInputs } from './inputs'
 import { passOf } from './ladder'
 import { makePlan } from './make'
 import { phases, type Plan, type Step } from './plan'
-import { mediumOf } from './traits'
+import { mediumOf, sandSpeed } from './traits'
 
 const rank = (step: Step): number => phases.indexOf(step.phase)
 
@@ -20,7 +20,7 @@ export function revisePlan(plan: Plan, change: Partial<PlanInputs>, done: Readon
   const reached = Math.max(...doneSteps.map(rank))
   const lastGrit = doneSteps.findLast(step => step.kind === 'sand')
   const from = lastGrit?.kind === 'sand'
-    ? scratchLeft(passOf(lastGrit.abrasive, mediumOf(inputs.material), inputs.fitting, inputs.method.speeds.sand))
+    ? scratchLeft(passOf(lastGrit.abrasive, mediumOf(inputs.material), inputs.fitting, sandSpeed(inputs).value))
     : undefined
   const fresh = makePlan(inputs, from)
   const left = plan.steps.filter(step => rank(step) < reached)

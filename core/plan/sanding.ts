@@ -7,14 +7,14 @@ import {
 import type { PlanInputs, ShelfAbrasive } from './inputs'
 import { passOf } from './ladder'
 import type { Plan, Step, StepOf } from './plan'
-import { filmHides, gritOverhead } from './targets'
+import { gritOverhead, mayLeave } from './targets'
 import type { PlanTrace } from './trace'
-import { coarsestGrain, mediumOf, toolMarks } from './traits'
+import { coarsestGrain, mediumOf, sandSpeed, startMarks } from './traits'
 
 /** Tool marks are a guess and vary: the first grit must be able to take out this many times their depth with one piece [model]. */
 export const MARKS_MARGIN = 2
 
-const passFor = (inputs: PlanInputs) => (abrasive: ShelfAbrasive) => passOf(abrasive, mediumOf(inputs.material), inputs.fitting, inputs.method.speeds.sand, inputs.own)
+const passFor = (inputs: PlanInputs) => (abrasive: ShelfAbrasive) => passOf(abrasive, mediumOf(inputs.material), inputs.fitting, sandSpeed(inputs).value, inputs.own)
 
 /** The abrasives of the shelf that may sand the bare blank: dry ones, no coarser than it bears, none the turner refuses. */
 export function usableBare(inputs: PlanInputs): ShelfAbrasive[] {
@@ -32,9 +32,9 @@ export function firstGrain(inputs: PlanInputs, abrasives: readonly ShelfAbrasive
 /** The search for the bare blank's ladder, as the turner's wishes have it. */
 export function sandingProblem(inputs: PlanInputs): LadderProblem {
   const abrasives = usableBare(inputs)
-  const from = toolMarks(inputs.wishes.tool).value
+  const from = startMarks(inputs.wishes).value
   return {
-    from, target: filmHides.value, overhead: gritOverhead.value, greatestJump: jumpOf(inputs), firstGrain: firstGrain(inputs, abrasives, from),
+    from, target: mayLeave(inputs.wishes).value, overhead: gritOverhead.value, greatestJump: jumpOf(inputs), firstGrain: firstGrain(inputs, abrasives, from),
     rungs: abrasives.map(one => ({ id: one.id, pass: passFor(inputs)(one) })),
     insist: (inputs.wishes.insist ?? []).filter(id => abrasives.some(one => one.id === id)),
   }
@@ -75,7 +75,7 @@ export function reviewOf(plan: Plan, traced: PlanTrace): Review {
   return reviewLadder(sandSteps(plan).map(({ abrasive }) => ({
     id: abrasive.id, name: abrasiveName(abrasive), scale: abrasive.scale, number: abrasive.mark, pass: pass(abrasive), wet: !abrasive.dry,
   })), {
-    from: toolMarks(inputs.wishes.tool).value, origin: `the ${inputs.wishes.tool}`, forgives: filmHides.value, greatestJump: jumpOf(inputs), overhead: gritOverhead.value,
+    from: startMarks(inputs.wishes).value, origin: `the ${inputs.wishes.tool}`, forgives: mayLeave(inputs.wishes).value, greatestJump: jumpOf(inputs), overhead: gritOverhead.value,
     bare: mediumOf(inputs.material).kind === 'wood',
     // An end of one's own that is turned too small has that much less to spare; as worked out, sanding takes what was left for it.
     toSpare: traced.ends.filter(end => end.over < 0).map(end => ({ end: `${end.end} end of the ${barrelNames[end.barrel]}`, depth: traced.sandingTakes.value + end.over / 2 * 1000 })),

@@ -3,6 +3,7 @@ import { given, worked, type Figure, type Source } from '../figures'
 import { meanDiameter } from './ladder'
 import type { Plan, Step } from './plan'
 import type { PlanTrace } from './trace'
+import { sandSpeed } from './traits'
 
 /** How fast a step runs, and how that stands to what turners run it at. */
 export interface StepSpeed {
@@ -29,7 +30,7 @@ export function stepSpeed(plan: Plan, step: Step, whole: PlanTrace): StepSpeed |
       return speed('drilling', fast, bit)
     }
     case 'turn': return speed('turning', given('turning speed', 3000, 'rev/min', TURNING), mean)
-    case 'sand': return speed('sanding', own('sanding speed', method.speeds.sand), mean)
+    case 'sand': return speed('sanding', sandSpeed(plan.inputs), mean)
     case 'coat': return speed('CA', own('coating speed', method.speeds.coat), mean)
     case 'polish': return speed('polishing', own('polishing speed', method.speeds.polish), mean)
     default: return undefined

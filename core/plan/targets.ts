@@ -1,5 +1,5 @@
 import { given, type Figure } from '../figures'
-import type { FilmWish } from './inputs'
+import type { FilmWish, Wishes } from './inputs'
 
 /** Deepest scratch that does not show in a high gloss, µm. */
 export const glossForgives: Figure = given('deepest scratch a high gloss hides', 1.5, 'µm', { mark: 'model', note: 'starting value' })
@@ -8,6 +8,9 @@ export const glossForgives: Figure = given('deepest scratch a high gloss hides',
 export const filmHides: Figure = given('deepest scratch in the wood that a film over it hides', 8, 'µm', { mark: 'trade', note: 'common practice: P600 is enough under a film; others go on to P2000' })
 
 const LEAST: Record<FilmWish, number> = { gloss: 40, close: 20 }
+
+/** Deepest scratch that bare sanding may leave, µm: as the turner chose, or what a film hides. */
+export const mayLeave = ({ leave }: Pick<Wishes, 'leave'>): Figure => leave === undefined ? filmHides : given('deepest scratch that may be left', leave, 'µm')
 
 /** Least film wanted at the thinnest place once all is polished, µm. */
 export const leastFilm = (wish: FilmWish): Figure =>

@@ -11,7 +11,7 @@ import { coatAsFilm } from './methods/ca-film'
 import { endsOf, sizeOf, type Sized, type SizedEnd } from './size'
 import { gateSince, type Plan, type Step } from './plan'
 import { gritOverhead } from './targets'
-import { mediumOf, tears, toolMarks } from './traits'
+import { mediumOf, sandSpeed, startMarks, tears } from './traits'
 
 /** The blank and its film at one moment of the plan. Scratches in µm. */
 export interface Stage {
@@ -57,7 +57,7 @@ export interface PlanTrace {
 /** Everything that follows from a plan, worked out afresh; nothing of it is stored. Steps left out take no time and change nothing. */
 export function trace(plan: Plan, leftOut: ReadonlySet<string> = new Set()): PlanTrace {
   const { inputs } = plan
-  const start = toolMarks(inputs.wishes.tool)
+  const start = startMarks(inputs.wishes)
   let stage: Stage = { wood: freshSurface(inputs.wishes.tool, start.value), film: noFilm, filmScratch: 0, coats: 0 }
   let clock = 0
   const ended = new Map<string, number>()
@@ -125,7 +125,7 @@ function gritTrace(inputs: PlanInputs, step: Step, before: Stage, grainBefore: n
   if (!isGrit(step)) return undefined
   const onWood = step.kind === 'sand'
   const { speeds, source } = inputs.method
-  const spindle = given('spindle speed', onWood ? speeds.sand : speeds.level, 'rev/min', source)
+  const spindle = onWood ? sandSpeed(inputs) : given('spindle speed', speeds.level, 'rev/min', source)
   const pass = passOf(step.abrasive, onWood ? mediumOf(inputs.material) : FILM, inputs.fitting, spindle.value, inputs.own)
   const speed = worked('surface speed', pass.speed, 'm/min', 'π × diameter × spindle speed', [given('mean end diameter', meanDiameter(inputs.fitting), 'mm', inputs.fitting.source), spindle])
   const depth = onWood ? deepest(before.wood) : step.kind === 'level' ? before.film.unevenness : before.filmScratch

@@ -1,6 +1,6 @@
 import { given, type Figure } from '../figures'
 import type { Medium } from '../sanding'
-import type { Material, ToolId } from './inputs'
+import type { Material, PlanInputs, ToolId } from './inputs'
 
 const is = (material: Material, ...classes: Material['classes'][number][]): boolean => classes.some(one => material.classes.includes(one))
 
@@ -44,6 +44,14 @@ export function coarsestGrain(material: Material): Figure {
 }
 
 const TOOL_DEPTH: Record<ToolId, number> = { 'skew': 15, 'round carbide': 30, 'square carbide': 40, 'gouge': 60 }
+
+/** Spindle speed that the bare blank is sanded at: the turner's own school, or the method's. */
+export function sandSpeed({ wishes, method }: Pick<PlanInputs, 'wishes' | 'method'>): Figure {
+  return wishes.sandSpeed === undefined ? given('sanding speed', method.speeds.sand, 'rev/min', method.source) : given('sanding speed', wishes.sandSpeed, 'rev/min')
+}
+
+/** Depth of the marks that sanding begins with, µm: as the turner judged them, or as the tool usually leaves them. */
+export const startMarks = ({ marks, tool }: Pick<PlanInputs['wishes'], 'marks' | 'tool'>): Figure => marks === undefined ? toolMarks(tool) : given('marks as judged', marks, 'µm')
 
 /** Depth of the marks a tool leaves, µm. */
 export const toolMarks = (tool: ToolId): Figure => given(`marks left by the ${tool}`, TOOL_DEPTH[tool], 'µm', { mark: 'model', note: 'starting value' })

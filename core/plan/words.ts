@@ -5,7 +5,7 @@ import type { RepairWay } from '../defects'
 import type { WaitPurpose } from './inputs'
 import { coatCount, type CleanHow, type Plan, type Step } from './plan'
 import type { PlanTrace, StepTrace } from './trace'
-import { bleeds, hasJoint } from './traits'
+import { bleeds, hasJoint, sandSpeed } from './traits'
 
 /** What to do, how, and why, in the words of the workshop. */
 export interface StepWords {
@@ -74,7 +74,7 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
     case 'harden': return { title: `${step.product.name} to harden`, done: 'Soaked in', how: 'Let thin CA soak in all over; no accelerator', why: 'Soft wood tears and dents under the paper' }
     case 'sand': return {
       title: abrasiveName(step.abrasive), done: 'Scratches gone',
-      how: `${method.speeds.sand} rev/min, dry, keep moving; stop, with-grain pass, wipe, look`,
+      how: `${sandSpeed(plan.inputs).value} rev/min, dry, keep moving; stop, with-grain pass, wipe, look`,
       why: gritWhy(traced, plan),
     }
     case 'clean': return { ...CLEAN[step.how], done: 'Clean', why: cleanWhy(plan, step.how) }

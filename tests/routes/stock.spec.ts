@@ -41,6 +41,17 @@ test('a picture goes in large and comes out as WebP in two sizes; what is none i
   expect((await request.get(`/api/photos/${randomUUID()}`)).status()).toBe(404)
 })
 
+test('a pad between two of one grain, or for no use, is refused; what is said of an abrasive is kept', async ({ request }) => {
+  const pad = { label: 'odd pad', coarser: 'P-220', finer: 'CAMI-220', wet: true, dry: true }
+  expect((await (await request.post('/api/shelf/own', { data: pad })).json()).fields.finer).toMatch(/of one grain/)
+  expect((await (await request.post('/api/shelf/own', { data: { ...pad, finer: 'P-320', wet: false, dry: false } })).json()).fields.dry).toMatch(/wet, dry or both/)
+  const shelf = await (await request.put('/api/shelf', { data: { item: 'P-320', there: true, worn: 0.25, count: 4 } })).json()
+  expect(shelf.abrasives.find((one: { id: string }) => one.id === 'P-320')).toMatchObject({ worn: 0.25, count: 4 })
+  expect((await request.put('/api/shelf', { data: { item: 'marble', there: true } })).status()).toBe(422)
+  await request.put('/api/shelf', { data: { item: 'P-320', there: true, worn: 0 } })
+  expect(await (await request.get('/api/learnt')).json()).toMatchObject({ rate: { likely: expect.any(Number) }, observations: expect.any(Number) })
+})
+
 test('a blank and its readings: what is wrong is told, what is sent twice is kept once', async ({ request }) => {
   const wrong = await request.post('/api/blanks', { data: { ...blank, width: 0, length: 30_000, classes: ['holy'] } })
   expect(Object.keys((await wrong.json()).fields).sort()).toEqual(['classes[0]', 'length', 'width'])

@@ -69,6 +69,9 @@ const same = (ladder: readonly string[]) => ladder.join() === ids.value.join()
 const JUMPS = [{ label: 'at most 1.5 : 1', value: '1.5' }, { label: 'at most 2 : 1', value: '2' }, { label: 'at most 3 : 1', value: '3' }, { label: 'as large as it pays', value: '0' }]
 const jump = computed(() => String(wishes.value.jump ?? props.plan.inputs.method.greatestJump))
 
+const SPEEDS = [{ label: 'slow, 1000 rev/min', value: '1000' }, { label: 'fast, 2500 rev/min', value: '2500' }]
+const speed = computed(() => (wishes.value.sandSpeed ?? props.plan.inputs.method.speeds.sand) >= 1750 ? '2500' : '1000')
+
 /** What was sanded last on the same wood, as far as the shelf still has it. */
 const last = ref<{ mark: string, ids: string[] }>()
 onMounted(async () => {
@@ -121,6 +124,9 @@ const learnt = computed(() => workshop.learnt)
         <p v-else-if="rows.length" class="fine">Leaves {{ um(review.left.depth) }} µm: the film hides it.</p>
         <div class="adding">
           <UFormField label="Add from the shelf"><USelect :key="ids.join()" :model-value="undefined" size="lg" :items="addable" placeholder="Choose a grit" @update:model-value="add(String($event))" /></UFormField>
+          <UFormField label="School of speed"><USelect :model-value="speed" size="lg" :items="SPEEDS" @update:model-value="change({ sandSpeed: Number($event) })" /></UFormField>
+          <UFormField label="Marks now, µm" hint="judged or measured"><UInputNumber :model-value="wishes.marks ?? null" size="lg" :min="1" :max="500" :placeholder="um(traced.steps[0]!.before.wood.scratches[0]?.depth ?? 0)" @update:model-value="change({ marks: $event ?? undefined })" /></UFormField>
+          <UFormField label="May leave, µm"><UInputNumber :model-value="wishes.leave ?? null" size="lg" :min="0.3" :max="100" :step="0.1" :step-snapping="false" placeholder="8" @update:model-value="change({ leave: $event ?? undefined })" /></UFormField>
           <UFormField label="Jumps"><USelect :model-value="jump" size="lg" :items="JUMPS" @update:model-value="change({ jump: Number($event), ladder: undefined })" /></UFormField>
         </div>
       </div>

@@ -10,7 +10,7 @@ watch(scale, (now) => {
   mark.value = now === 'micron' ? '9' : marks.value[0]!
 })
 const asked = computed(() => ({ scale: scale.value, mark: Number(mark.value.replace(',', '.')) }))
-const found = computed(() => Number.isFinite(asked.value.mark) && asked.value.mark > 0 && asked.value.mark < 1000 || scale.value !== 'micron' ? inEveryScale(asked.value) : undefined)
+const found = computed(() => (Number.isFinite(asked.value.mark) && asked.value.mark > 0 && asked.value.mark < 1000) || scale.value !== 'micron' ? inEveryScale(asked.value) : undefined)
 const others = computed(() => found.value ? SCALES.filter(one => one.value !== scale.value && one.value !== 'micron').map(one => ({ name: one.label, ...found.value![one.value] })) : [])
 const apart = (ratio: number) => Math.abs(ratio - 1) < 0.02 ? 'the same' : ratio > 1 ? `this one is ${ratio.toFixed(2)} times as coarse` : `this one is ${(1 / ratio).toFixed(2)} times as fine`
 </script>
@@ -23,7 +23,7 @@ const apart = (ratio: number) => Math.abs(ratio - 1) < 0.02 ? 'the same' : ratio
       <UFormField v-else label="Grain, µm" :error="found ? false : 'Type a grain between 0 and 1000 µm.'"><UInput v-model="mark" size="xl" inputmode="decimal" /></UFormField>
     </div>
     <p v-if="found" role="status" class="answer">
-      <b>{{ found.micron.grain }} µm.</b>
+      <b>{{ found.micron.grain }} µm:</b>
       <template v-for="(one, index) in others" :key="one.name">{{ index ? '; ' : ' ' }}<template v-if="one.outside">nothing in {{ one.name.toLowerCase().replace('cami', 'CAMI').replace(/, p$/, ', P') }} comes near</template><template v-else>nearest {{ abrasiveName(one.mark) }} with {{ one.grain }} µm, {{ apart(one.ratio) }}</template></template>.
     </p>
   </div>

@@ -19,6 +19,7 @@ const colours = computed(() => dark.value
   : { ink: '#1c2b24', quiet: '#55635a', line: '#cfd6c6', dot: '#8a5a3a', surface: '#f9faf4' })
 const option = computed(() => ({
   animation: false,
+  textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif' },
   grid: { left: 96, right: 24, top: 12, bottom: 40 },
   tooltip: { trigger: 'item', backgroundColor: colours.value.surface, borderColor: colours.value.line, textStyle: { color: colours.value.ink }, formatter: ({ data }: { data: { label: string, value: number[] } }) => `${data.label}, ${data.value[0]} µm` },
   xAxis: { type: 'log', inverse: true, min: 0.8, max: 220, name: 'grain, µm', nameLocation: 'middle', nameGap: 24, nameTextStyle: { color: colours.value.quiet }, axisLabel: { color: colours.value.quiet }, splitLine: { lineStyle: { color: colours.value.line } } },

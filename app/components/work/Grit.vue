@@ -55,7 +55,7 @@ function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
     </div>
     <div v-if="answer === 'not yet'" role="status" class="on">
       <p><b>That happens.</b> The cheapest way on:</p>
-      <ol><li v-for="way in ways" :key="way.how + way.id">{{ WAY[way.how] }}<template v-if="way.how === 'back a grit'"> {{ nameOf(way.id) }}, then this one again</template>, about {{ formatSpan(Math.max(1, way.seconds)) }}</li></ol>
+      <ol><li v-for="way in ways" :key="way.how + way.id">{{ WAY[way.how] }}<template v-if="way.how === 'back a grit'">&nbsp;{{ nameOf(way.id) }}, then this one again</template>, about {{ formatSpan(Math.max(1, way.seconds)) }}</li></ol>
       <p v-if="!ways.length" class="harm">◆ No grit of the shelf can take that out: go back to the tool.</p>
     </div>
     <p v-else-if="answer === 'cannot tell'" role="status" class="on">Stop the lathe, a few strokes along the grain, wipe, and look again under a raking light from the side: rings that are left stand across the strokes.</p>
