@@ -26,7 +26,9 @@ export const shelfChangeSchema = exact({
   there: boolean().required(),
   worn: number().min(0, 'Should lie between 0 and 1.').max(1, 'Should lie between 0 and 1.'),
   count: number().integer().min(0).max(10_000),
-})
+  wet: boolean(),
+  dry: boolean(),
+}).test('use', 'Should be used wet, dry or both.', value => value?.wet !== false || value.dry !== false)
 export type ShelfChange = InferType<typeof shelfChangeSchema>
 
 /** A pad with a colour and no number, placed between two that are known. */

@@ -19,7 +19,7 @@ export const useWorkshop = defineStore('workshop', () => {
   async function save(wanted: Workshop) {
     workshop.value = await $fetch<Workshop>('/api/workshop', { method: 'PUT', body: wanted })
   }
-  async function putOnShelf(item: string, there: boolean, how: Pick<ShelfChange, 'worn' | 'count'> = {}) {
+  async function putOnShelf(item: string, there: boolean, how: Omit<ShelfChange, 'item' | 'there'> = {}) {
     shelf.value = await $fetch<Shelf>('/api/shelf', { method: 'PUT', body: { item, there, ...how } })
   }
   async function addOwnAbrasive(wanted: OwnAbrasive) {

@@ -20,6 +20,8 @@ export interface LadderProblem {
   firstGrain?: number
   /** Rungs that must be in it. */
   insist?: readonly string[]
+  /** Another model of a step's time than the scratch model's: how a rung removes a depth (µm), or undefined when it cannot. */
+  stepBy?: (rung: Rung, depth: number) => LadderStep | undefined
 }
 
 export interface LadderStep {
@@ -63,6 +65,7 @@ const cost = (step: LadderStep, overhead: number): number => step.seconds + step
  */
 export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
   const { from, target, overhead, greatestJump, firstGrain = 0, insist = [] } = problem
+  const stepBy = problem.stepBy ?? ((rung: Rung, depth: number) => stepFor(rung, depth, overhead))
   const rungs = problem.rungs.filter(rung => capacity(rung.pass) > 0).sort((a, b) => b.pass.grain - a.pass.grain)
   const waysTo = new Map<Rung, Ladder[]>()
   const wanted = rungs.filter(rung => insist.includes(rung.id))
@@ -73,11 +76,11 @@ export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
     step ? [{ steps: [...ladder.steps, step], seconds: ladder.seconds + cost(step, overhead) }] : []
 
   for (const rung of rungs) {
-    const ways = rung.pass.grain >= firstGrain - 1e-9 && !passesOver(Infinity, rung.pass.grain) ? extend({ steps: [], seconds: 0 }, stepFor(rung, from, overhead)) : []
+    const ways = rung.pass.grain >= firstGrain - 1e-9 && !passesOver(Infinity, rung.pass.grain) ? extend({ steps: [], seconds: 0 }, stepBy(rung, from)) : []
     for (const [coarser, ladders] of waysTo) {
       const jump = coarser.pass.grain / rung.pass.grain
       if (jump <= 1 || jump > greatestJump + 1e-9 || passesOver(coarser.pass.grain, rung.pass.grain)) continue
-      const step = stepFor(rung, scratchLeft(coarser.pass), overhead)
+      const step = stepBy(rung, scratchLeft(coarser.pass))
       ways.push(...ladders.flatMap(ladder => extend(ladder, step)))
     }
     waysTo.set(rung, quickest(ways, count))

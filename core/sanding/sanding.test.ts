@@ -98,6 +98,26 @@ describe('the best ladder', () => {
     expect(bestLadders(problem([], 2))).toEqual([])
   })
 
+  /** The mean ratio of neighbours in the best ladder over a dense stock, over so many e-folds of grain. */
+  const meanRatio = (folds: number, count: number, change: Partial<Parameters<typeof bestLadders>[0]>) => {
+    const stock = Array.from({ length: count + 1 }, (_, index) => Math.exp(folds * (1 - index / count)))
+    const [ladder] = bestLadders({ from: scratchLeft(pass(stock[0]!)), target: scratchLeft(pass(stock.at(-1)!)) * 1.0001, rungs: stock.map(grain => ({ ...rung(grain), id: String(grain) })), overhead: 0, greatestJump: Infinity, ...change })
+    return Math.exp(folds / ladder!.steps.length)
+  }
+  // Closed form: with continuous grains and time per step c · r plus overhead h, the best ratio solves r (ln r − 1) = h / c.
+  it.each([[0, 2.718], [0.5, 3.181], [1, 3.591], [2, 4.319], [4, 5.572]])('for linear step times and h/c = %d the best ratio is %d', (overhead, ratio) => {
+    const linear = (one: Rung, depth: number) => ({ rung: one, seconds: depth / scratchLeft(one.pass), pieces: 1, removes: depth, leaves: scratchLeft(one.pass) })
+    expect(Math.abs(meanRatio(40, 800, { overhead, stepBy: linear }) / ratio - 1)).toBeLessThan(0.035)
+  })
+  it('with the model’s own step time and one piece a grit the best ratio is near 2 at 20 s of overhead (as the handbook says)', () => {
+    const onePiece = (one: Rung, depth: number) => {
+      const seconds = timeToRemove(one.pass, depth)
+      return Number.isFinite(seconds) ? { rung: one, seconds, pieces: 1, removes: depth, leaves: scratchLeft(one.pass) } : undefined
+    }
+    const ratio = meanRatio(12, 600, { overhead: 20, stepBy: onePiece })
+    expect(ratio).toBeGreaterThan(1.75)
+    expect(ratio).toBeLessThan(2.3)
+  })
   it('begins no finer than it is told', () => {
     const [ladder] = bestLadders({ ...problem([100, 46, 26], 4), firstGrain: 90 })
     expect(ladder!.steps[0]!.rung.id).toBe('100')

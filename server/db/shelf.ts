@@ -10,6 +10,9 @@ interface ItemRow {
   item: string
   worn: number
   count: number | null
+  /** How the turner uses it, where that is not as usual. */
+  wet: boolean | null
+  dry: boolean | null
 }
 type OwnRow = OwnAbrasive & { id: string }
 
@@ -24,21 +27,21 @@ const markOf = (id: string) => abrasives.find(row => row.id === id)!
 
 /** What is on the shelf, as a plan takes it. */
 export async function readShelf(knex: Knex): Promise<Shelf> {
-  const rows: ItemRow[] = await knex<ItemRow>('shelf_items').select('item', 'worn', 'count')
+  const rows: ItemRow[] = await knex<ItemRow>('shelf_items').select('item', 'worn', 'count', 'wet', 'dry')
   const there = new Map(rows.map(row => [row.item, row]))
   const onShelf = (await allAbrasives(knex)).filter(row => there.has(row.id))
   return {
     abrasives: onShelf.map((row) => {
-      const { worn, count } = there.get(row.id)!
-      return { ...row, ...(worn ? { worn } : {}), ...(count === null ? {} : { count }) }
+      const { worn, count, wet, dry } = there.get(row.id)!
+      return { ...row, wet: wet ?? row.wet, dry: dry ?? row.dry, ...(worn ? { worn } : {}), ...(count === null ? {} : { count }) }
     }),
     products: products.filter(row => there.has(row.id)),
   }
 }
 
 /** Puts one thing on the shelf, says how it is, or takes it off; saying so twice changes nothing. */
-export async function changeShelf(knex: Knex, { item, there, worn, count }: ShelfChange): Promise<Shelf> {
-  const said = { ...(worn === undefined ? {} : { worn }), ...(count === undefined ? {} : { count }) }
+export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChange): Promise<Shelf> {
+  const said = Object.fromEntries(Object.entries(how).filter(([, value]) => value !== undefined))
   if (!there) await knex('shelf_items').where({ item }).delete()
   else if (Object.keys(said).length) await knex('shelf_items').insert({ item, ...said }).onConflict('item').merge(said)
   else await knex('shelf_items').insert({ item }).onConflict('item').ignore()

@@ -15,7 +15,9 @@ const scales = [
 /** Pads of the turner's own, which no scale has. */
 const own = computed(() => (store.shelf?.abrasives ?? []).filter(one => one.id.startsWith('own-')))
 const WEAR = [{ label: 'fresh', value: '0' }, { label: 'a quarter worn', value: '0.25' }, { label: 'half worn', value: '0.5' }, { label: 'nearly dull', value: '0.8' }]
-async function describe(item: string, how: { worn?: number, count?: number }) {
+const USES = [{ label: 'wet or dry', value: 'both' }, { label: 'dry only', value: 'dry' }, { label: 'wet only', value: 'wet' }]
+const useOf = ({ wet, dry }: { wet: boolean, dry: boolean }) => wet && dry ? 'both' : dry ? 'dry' : 'wet'
+async function describe(item: string, how: { worn?: number, count?: number, wet?: boolean, dry?: boolean }) {
   try {
     await store.putOnShelf(item, true, how)
   } catch (error) {
@@ -62,7 +64,8 @@ async function fill() {
       <h2 id="wear">How worn, how many</h2>
       <ul class="wear">
         <li v-for="row in store.shelf.abrasives" :key="row.id">
-          <b>{{ abrasiveName(row) }}</b><span class="quiet">{{ grainSize(row.scale, row.mark) }} µm, {{ [row.wet && 'wet', row.dry && 'dry'].filter(Boolean).join(' or ') }}</span>
+          <b>{{ abrasiveName(row) }}</b><span class="quiet">{{ grainSize(row.scale, row.mark) }} µm</span>
+          <USelect :model-value="useOf(row)" :items="USES" size="lg" :aria-label="`How ${abrasiveName(row)} is used`" @update:model-value="describe(row.id, { wet: $event !== 'dry', dry: $event !== 'wet' })" />
           <USelect :model-value="nearestWear(row.worn)" :items="WEAR" size="lg" :aria-label="`How worn ${abrasiveName(row)} is`" @update:model-value="describe(row.id, { worn: Number($event) })" />
           <UInputNumber :model-value="row.count ?? null" :min="0" :max="10000" size="lg" placeholder="?" :aria-label="`How many of ${abrasiveName(row)}`" @update:model-value="$event !== null && $event !== undefined && describe(row.id, { count: $event })" />
         </li>
@@ -92,8 +95,8 @@ async function fill() {
 <style scoped>
 .shelf { display: grid; gap: 1rem; }
 .part { display: grid; gap: 0.5rem; padding: 0.9rem 1.1rem 1rem; min-width: 0; }
-.wear { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 34rem), 1fr)); gap: 0.3rem 2rem; }
-.wear li { display: grid; grid-template-columns: 5.5rem minmax(0, 1fr) 10rem 8rem; gap: 0.8rem; align-items: center; min-height: 48px; }
+.wear { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 34rem), 1fr)); gap: 0.3rem 2.5rem; }
+.wear li { display: grid; grid-template-columns: 5.5rem minmax(0, 1fr) 7.5rem 8.5rem 7rem; gap: 0.6rem; align-items: center; min-height: 48px; }
 .off { min-height: 32px; color: var(--leaf); text-decoration: underline; cursor: pointer; }
 @media (max-width: 560px) { .wear li { grid-template-columns: 1fr 1fr; border-bottom: 1px solid var(--line); padding-bottom: 0.4rem; } }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 1.2rem; }

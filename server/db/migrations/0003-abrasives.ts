@@ -5,6 +5,8 @@ export async function up(knex: Knex): Promise<void> {
   await knex.schema.alterTable('shelf_items', (table) => {
     table.double('worn').notNullable().defaultTo(0)
     table.integer('count')
+    table.boolean('wet')
+    table.boolean('dry')
   })
   await knex.schema.createTable('own_abrasives', (table) => {
     table.text('id').primary()
@@ -16,5 +18,5 @@ export async function up(knex: Knex): Promise<void> {
 
 export async function down(knex: Knex): Promise<void> {
   await knex.schema.dropTable('own_abrasives')
-  await knex.schema.alterTable('shelf_items', table => table.dropColumns('worn', 'count'))
+  await knex.schema.alterTable('shelf_items', table => table.dropColumns('worn', 'count', 'wet', 'dry'))
 }
