@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { freshDatabase } from '../../tests/database/fresh'
+import { onDatabase } from '../../tests/database/suite'
 import { replay, type BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
@@ -10,26 +10,18 @@ import { migrate, NewerDatabaseError, unmigrate } from './migrate'
 import { migrationNames } from './migrations'
 import { changePen, createPen, listPens, readPen, replanPen, type Pen } from './pens'
 import { readPlan } from './plans'
-import { changeShelf, fillShelf } from './shelf'
+import { changeShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
-let base: Awaited<ReturnType<typeof freshDatabase>>
+const database = onDatabase()
 let knex: Knex
+beforeEach(() => {
+  knex = database()
+})
 const wanted = (change: Partial<NewPen> = {}): NewPen =>
   ({ mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
 const event = (pen: Pen, step: string, id = randomUUID()): BenchEvent =>
   ({ id, pen: pen.id, kind: 'done', payload: { step }, barrels: ['only'], at: '2026-11-23T18:00:00.123Z', device: 'test' })
-
-beforeAll(async () => {
-  base = await freshDatabase()
-  knex = base.knex
-})
-afterAll(() => base.drop())
-beforeEach(async () => {
-  await migrate(knex)
-  await fillShelf(knex)
-})
-afterEach(() => unmigrate(knex))
 
 describe('migrations', () => {
   it('go up, down and up again, leaving nothing behind', async () => {

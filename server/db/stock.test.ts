@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import sharp from 'sharp'
-import { freshDatabase } from '../../tests/database/fresh'
+import { onDatabase } from '../../tests/database/suite'
 import { planBlank } from '../../core/plan'
 import { fittings } from '../../reference'
 import type { BlankInput, ShelfFittingInput } from '../../schemas'
@@ -9,25 +9,16 @@ import { BodyError, ConflictError, FieldsError, NotFoundError } from '../http/er
 import { changeBit, listBits } from './bits'
 import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlanks, readBlank } from './blanks'
 import { changeFitting, createFitting, dropFitting, listFittings, readFitting } from './fittings'
-import { migrate, unmigrate } from './migrate'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
 import { keepPhoto, readPhoto } from './photos'
-import { fillShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
-let base: Awaited<ReturnType<typeof freshDatabase>>
+const database = onDatabase()
 let knex: Knex
-beforeAll(async () => {
-  base = await freshDatabase()
-  knex = base.knex
+beforeEach(() => {
+  knex = database()
 })
-afterAll(() => base.drop())
-beforeEach(async () => {
-  await migrate(knex)
-  await fillShelf(knex)
-})
-afterEach(() => unmigrate(knex))
 
 const blank = (change: Partial<BlankInput> = {}): BlankInput =>
   ({ name: 'Apple bough', material: 'apple', species: null, classes: [], origin: 'By the gate.\nOld.', width: 19, height: 20, length: 130, count: 2, damp: false, photo: null, ...change })

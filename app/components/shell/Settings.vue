@@ -14,7 +14,8 @@ const form = reactive({ temperature: 20, humidity: 50, units: 'metric' as Worksh
 const errors = ref<Record<string, string>>({})
 const fahrenheit = computed(() => form.units !== 'metric')
 
-watch(open, (now) => {
+// The workshop may come in after the form was opened: what stands in it before then is nobody's.
+watch(() => open.value && Boolean(store.workshop), (now) => {
   const kept = store.workshop
   if (!now || !kept) return
   errors.value = {}
@@ -55,7 +56,7 @@ const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device',
 <template>
   <UModal v-model:open="open" title="Workshop" description="The air now, the units you read, and the theme of this device.">
     <template #body>
-      <form class="form" @submit.prevent="save">
+      <form v-if="store.workshop" class="form" @submit.prevent="save">
         <div class="pair">
           <UFormField :label="`Temperature, ${fahrenheit ? '°F' : '°C'}`" :error="errors.celsius">
             <UInputNumber v-model="form.temperature" :step="0.5" :step-snapping="false" :format-options="{ maximumFractionDigits: 1 }" />
@@ -82,6 +83,7 @@ const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device',
           <button type="submit" class="key next">Keep</button>
         </div>
       </form>
+      <p v-else class="quiet" role="status">Fetching the workshop ...</p>
     </template>
   </UModal>
 </template>

@@ -23,9 +23,6 @@ const CLASSES: { id: MaterialClass, name: string }[] = [
 const empty = (): Omit<BlankInput, 'version'> => ({ name: '', material: null, species: null, classes: [], origin: null, width: null, height: null, length: null, count: 1, damp: false, photo: null })
 const form = reactive(empty())
 const what = ref<string>(UNKNOWN)
-const errors = ref<FieldErrors>({})
-const trouble = ref('')
-const tried = ref(false)
 
 watch(() => [loaded.value, kept.value?.version], () => {
   if (!kept.value) return
@@ -47,24 +44,13 @@ function setClass(one: MaterialClass, on: boolean) {
 }
 const wanted = computed((): BlankInput => ({ ...form, name: form.name.trim(), species: form.species?.trim() || null, origin: form.origin?.trim() || null, ...(kept.value ? { version: kept.value.version } : {}) }))
 const faults = computed(() => ({ ...errorsOf(blankSchema, wanted.value), ...(what.value === OWN && !wanted.value.species ? { species: 'Is missing: fill it in, or choose “Not known”.' } : {}) }))
+const { errors, trouble, tried, keep } = useKeeping(() => faults.value, async () => {
+  const one = await stock.keepBlank(id.value, wanted.value)
+  toast.add({ title: `${one.name}: kept.` })
+  if (!id.value) await navigateTo(`/shelf/blanks/${one.id}`)
+}, stock.load)
 const shown = computed(() => ({ ...errors.value, ...(tried.value ? faults.value : Object.fromEntries(Object.entries(faults.value).filter(([field]) => ['width', 'height', 'length'].includes(field)))) }) as FieldErrors)
 
-async function keep() {
-  tried.value = true
-  trouble.value = ''
-  errors.value = {}
-  if (Object.keys(faults.value).length) return
-  try {
-    const one = await stock.keepBlank(id.value, wanted.value)
-    toast.add({ title: `${one.name}: kept.` })
-    if (!id.value) await navigateTo(`/shelf/blanks/${one.id}`)
-  } catch (error) {
-    const answer = refused(error)
-    errors.value = answer.fields
-    if (!Object.keys(answer.fields).length) trouble.value = answer.message
-    if (answer.status === 409) await stock.load()
-  }
-}
 async function drop() {
   const one = kept.value
   if (!one) return

@@ -26,9 +26,6 @@ interface BarrelForm {
 }
 const emptyBarrel = (): BarrelForm => ({ tubeLength: null, tubeOuter: null, bit: null, tipEnd: null, clipEnd: null, bushingTip: null, bushingClip: null })
 const form = reactive({ name: '', bit: null as number | null, sets: 1, bushings: 'not known' as ShelfFitting['bushings'], parts: '', barrels: [emptyBarrel()] })
-const errors = ref<FieldErrors>({})
-const trouble = ref('')
-const tried = ref(false)
 
 function fill(from: ShelfFitting, copy: boolean) {
   const { fitting } = from
@@ -62,6 +59,11 @@ const wanted = computed((): ShelfFittingInput => ({
   ...(kept.value ? { version: kept.value.version } : {}),
 }))
 const faults = computed(() => errorsOf(shelfFittingSchema, wanted.value))
+const { errors, trouble, tried, keep } = useKeeping(() => faults.value, async () => {
+  const one = await stock.keepFitting(id.value, wanted.value)
+  toast.add({ title: `${one.fitting.name}: kept. Plans made before keep the sizes they were made with.` })
+  await navigateTo('/shelf/fittings')
+}, stock.load)
 /** What is missing is told when it is kept, what is impossible at once. */
 const shown = computed((): FieldErrors => {
   const now = tried.value ? faults.value : Object.fromEntries(Object.entries(faults.value).filter(([, says]) => !/missing|Should be a length|at least/.test(says)))
@@ -74,22 +76,6 @@ const drawn = computed((): Fitting | undefined => {
 })
 const impossible = computed(() => Object.entries(shown.value).find(([field]) => field === 'bit' || field.startsWith('barrels'))?.[1])
 
-async function keep() {
-  tried.value = true
-  trouble.value = ''
-  errors.value = {}
-  if (Object.keys(faults.value).length) return
-  try {
-    const one = await stock.keepFitting(id.value, wanted.value)
-    toast.add({ title: `${one.fitting.name}: kept. Plans made before keep the sizes they were made with.` })
-    await navigateTo('/shelf/fittings')
-  } catch (error) {
-    const answer = refused(error)
-    errors.value = answer.fields
-    if (!Object.keys(answer.fields).length) trouble.value = answer.message
-    if (answer.status === 409) await stock.load()
-  }
-}
 async function drop() {
   const one = kept.value
   if (!one) return
