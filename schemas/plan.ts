@@ -1,4 +1,5 @@
 import { array, boolean, lazy, mixed, number, string, type Schema } from 'yup'
+import { repairWays } from '../core/defects'
 import type { Plan } from '../core/plan'
 import { exact, perhaps, word } from './common'
 import { sizing } from './pen'
@@ -56,8 +57,13 @@ const inputs = exact({
   habits: perhaps({ perEnd: number().nullable(), kerf: number().nullable(), wander: number().nullable(), leastWall: number().nullable() }),
 })
 
+const repair = exact({
+  defect: id(), kind: string().max(30).required(), way: word(...repairWays).required(), barrel: barrelId, fromTip: number().min(0).required(), size: number().moreThan(0).required(),
+})
+
 const base = {
   id: id(),
+  again: string().max(60),
   phase: word('blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assemble').required(),
   barrels: array(barrelId).min(1).max(2).required(),
   gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'fill', 'coat').required() }),
@@ -68,6 +74,8 @@ const kind = (one: string) => mixed().oneOf([one]).required()
 const steps: Record<string, Schema> = {
   ...Object.fromEntries(plain.map(one => [one, exact({ ...base, kind: kind(one) })])),
   tube: exact({ ...base, kind: kind('tube'), product: product.nullable().defined(), accelerated: boolean().required() }),
+  fill: exact({ ...base, kind: kind('fill'), product, accelerated: boolean().required(), repair }),
+  flush: exact({ ...base, kind: kind('flush'), repair }),
   harden: exact({ ...base, kind: kind('harden'), product }),
   sand: exact({ ...base, kind: kind('sand'), abrasive }),
   clean: exact({ ...base, kind: kind('clean'), how: word('blow', 'alcohol', 'rinse').required() }),
