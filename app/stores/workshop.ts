@@ -1,20 +1,25 @@
 import { defineStore } from 'pinia'
-import type { Shelf } from '#core/plan'
-import type { Learnt } from '#core/sanding'
+import { sandingClass, type Material, type Shelf } from '#core/plan'
 import { unitWords } from '#core/units'
 import type { OwnAbrasive, ShelfChange, Workshop } from '#schemas'
+import type { LearntByClass } from '~~/server/db/learnt'
 
 /** The air, the units and the shelf of this workshop. */
 export const useWorkshop = defineStore('workshop', () => {
   const workshop = ref<Workshop>()
   const shelf = ref<Shelf>()
-  /** The turner's own cut rate and capacity, from the log of all pens. */
-  const learnt = ref<Learnt>()
-  const own = computed(() => learnt.value?.observations ? { rate: learnt.value.rate.likely, capacity: learnt.value.capacity.likely } : undefined)
+  /** The turner's own cut rate and capacity for each class of wood, from the log of all pens. */
+  const learnt = ref<LearntByClass>({})
+  const learntOf = (material: Material) => learnt.value[sandingClass(material)]
+  /** The same as a plan takes it. */
+  function ownOf(material: Material) {
+    const found = learntOf(material)
+    return found && { rate: found.rate.likely, capacity: found.capacity.likely }
+  }
   const units = computed(() => unitWords(workshop.value?.units ?? 'metric'))
 
   async function load() {
-    [workshop.value, shelf.value, learnt.value] = await Promise.all([$fetch<Workshop>('/api/workshop'), $fetch<Shelf>('/api/shelf'), $fetch<Learnt>('/api/learnt')])
+    [workshop.value, shelf.value, learnt.value] = await Promise.all([$fetch<Workshop>('/api/workshop'), $fetch<Shelf>('/api/shelf'), $fetch<LearntByClass>('/api/learnt')])
   }
   async function save(wanted: Workshop) {
     workshop.value = await $fetch<Workshop>('/api/workshop', { method: 'PUT', body: wanted })
@@ -28,5 +33,5 @@ export const useWorkshop = defineStore('workshop', () => {
   async function fillShelf() {
     shelf.value = await $fetch<Shelf>('/api/shelf/usual', { method: 'POST' })
   }
-  return { workshop, shelf, learnt, own, units, load, save, putOnShelf, addOwnAbrasive, fillShelf }
+  return { workshop, shelf, learntOf, ownOf, units, load, save, putOnShelf, addOwnAbrasive, fillShelf }
 })

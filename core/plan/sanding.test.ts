@@ -90,3 +90,16 @@ it('after “not yet” the ways on come cheapest first, out of what the shelf h
   expect(ways.length).toBeGreaterThan(1)
   expect(ways.map(one => one.seconds)).toEqual([...ways.map(one => one.seconds)].sort((a, b) => a - b))
 })
+
+it('says what stays when a grit is stopped at half its time: less than half, since it cuts best while it is fresh', () => {
+  const plan = planFor('apple', 'click-8')
+  const traced = trace(plan)
+  for (const step of plan.steps.filter(one => one.kind === 'sand')) {
+    const { seconds, leftAtHalf } = gritAtWork(plan, traced, step)!
+    const removes = traced.steps.find(one => one.step.id === step.id)!.grit!.removes.value
+    // r(t / 2) / r(t) = 1 / (1 + e^(-t / 2τ)), which lies between a half and one.
+    expect(leftAtHalf).toBeGreaterThan(0)
+    expect(leftAtHalf).toBeLessThan(removes / 2 + 1e-9)
+    expect(seconds).toBeGreaterThan(0)
+  }
+})

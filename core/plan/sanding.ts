@@ -1,7 +1,7 @@
 import { abrasiveName, grainSize } from '../abrasives'
 import { barrelNames } from '../barrel'
 import {
-  bestLadders, capacity, costOfMissing, heatOf, lifeUsed, reviewLadder, stepFor, waysOn, worthBuying, worthOfSteps,
+  bestLadders, capacity, costOfMissing, freshSurface, heatOf, lifeUsed, reviewLadder, stepFor, waysOn, work, worthBuying, worthOfSteps,
   type Heat, type Ladder, type LadderProblem, type Review, type Rung, type WayOn,
 } from '../sanding'
 import type { PlanInputs, ShelfAbrasive } from './inputs'
@@ -108,6 +108,8 @@ export interface GritAtWork {
   heat: Heat
   /** Part of the (last) piece's life that is gone afterwards, 0 to 1. */
   life: number
+  /** What stays of the scratches before it when it is stopped at half its time, µm. */
+  leftAtHalf: number
 }
 
 /** Time, heat and wear of a grit of the plan; undefined for other steps. */
@@ -119,7 +121,9 @@ export function gritAtWork(plan: Plan, traced: PlanTrace, step: Step): GritAtWor
   const planned = stepFor({ id: step.id, pass }, found.grit.removes.value, gritOverhead.value)
   const seconds = planned?.seconds ?? 0
   const pieces = Math.max(1, planned?.pieces ?? 1)
-  return { seconds, pieces, heat: heatOf(pass, seconds / pieces), life: lifeUsed(pass, seconds / pieces) }
+  const depth = found.grit.removes.value
+  const half = work(freshSurface('before', depth / pieces), pass, seconds / pieces / 2)
+  return { seconds, pieces, heat: heatOf(pass, seconds / pieces), life: lifeUsed(pass, seconds / pieces), leftAtHalf: half.scratches.find(one => one.origin === 'before')?.depth ?? 0 }
 }
 
 /** After “not yet”: the cheapest ways on for a grit that was sanded `spent` s, when about `left` µm of what was before it are still there. */

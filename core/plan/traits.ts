@@ -1,6 +1,6 @@
 import { given, type Figure } from '../figures'
 import type { Medium } from '../sanding'
-import type { Material, PlanInputs, ToolId } from './inputs'
+import type { Material, MaterialClass, PlanInputs, ToolId } from './inputs'
 
 const is = (material: Material, ...classes: Material['classes'][number][]): boolean => classes.some(one => material.classes.includes(one))
 
@@ -20,6 +20,9 @@ export function mediumOf(material: Material): Medium {
     : given('side hardness', 5000, 'N', { mark: 'model', note: 'not known: taken as the middle of turning woods' })
   return { kind: 'wood', hardness }
 }
+
+/** The class of wood whose cut rate is learnt together: the first that the material has. */
+export const sandingClass = (material: Material): MaterialClass | 'wood' => material.classes[0] ?? 'wood'
 
 /** Density of the blank, kg/m³; an unknown wood counts as 700, resin as 1200. */
 export function density(material: Material): Figure {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { replay } from '../../core/bench'
-import { makePlan, planBlank, revisePlan, type PlanInputs, type Sizing } from '../../core/plan'
+import { makePlan, planBlank, revisePlan, sandingClass, type PlanInputs, type Sizing } from '../../core/plan'
 import { materialOf, materials, methods } from '../../reference'
 import type { NewPen, PenChange } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
@@ -102,20 +102,21 @@ type Choices = Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film' | '
 async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
   const { celsius, humidity, perEnd, kerf, wander, leastWall } = await readWorkshop(knex)
   const shelf = await readShelf(knex)
-  const { rate, capacity, observations } = await readLearnt(knex)
   const kept = await readFitting(knex, wanted.fitting)
   const blank = wanted.blank ? await readBlank(knex, wanted.blank) : undefined
   if (!kept) throw new FieldsError({ fitting: 'This fitting is not on the shelf any more: choose another.' })
   if (wanted.blank && !blank) throw new FieldsError({ blank: 'This blank is not on the shelf any more: choose another.' })
+  const material = blank ? materialOf(blank) : materials.find(row => row.id === wanted.material)!
+  const learnt = (await readLearnt(knex))[sandingClass(material)]
   return {
     fitting: kept.fitting,
-    material: blank ? materialOf(blank) : materials.find(row => row.id === wanted.material)!,
+    material,
     method: methods.find(row => row.id === wanted.method)!,
     shelf,
     climate: { celsius, humidity },
     wishes: { tool: wanted.tool, film: wanted.film, ...wanted.sizing },
     ...(blank ? { blank: planBlank(blank) } : {}),
-    ...(observations ? { own: { rate: rate.likely, capacity: capacity.likely } } : {}),
+    ...(learnt ? { own: { rate: learnt.rate.likely, capacity: learnt.capacity.likely } } : {}),
     habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
   }
 }

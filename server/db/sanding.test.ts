@@ -57,7 +57,7 @@ describe('abrasives on the shelf', () => {
 describe('what the log teaches', () => {
   it('is nothing at first, and nothing from made-up pens', async () => {
     await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
-    expect(await readLearnt(knex)).toMatchObject({ observations: 0, rate: { likely: expect.closeTo(1, 6) } })
+    expect(await readLearnt(knex)).toEqual({})
   })
   it('makes the next plan quicker for a turner whose scratches are always gone sooner', async () => {
     const seconds = async () => {
@@ -72,10 +72,14 @@ describe('what the log teaches', () => {
       const events = steps.slice(0, last + 1).map((step, index): BenchEvent => ({ id: randomUUID(), pen: made.id, kind: 'done', payload: { step: step.id }, barrels: ['only'], device: 'test', at: new Date(Date.UTC(2026, 10, 20 + times, 18, 0, index * 29)).toISOString() }))
       await appendEvents(knex, events)
     }
-    const learnt = await readLearnt(knex)
+    const { 'close-grained': learnt, ...others } = await readLearnt(knex)
+    if (!learnt) throw new Error('Should have learnt something.')
+    expect(others).toEqual({})
     expect(learnt.observations).toBeGreaterThan(6)
     expect(learnt.rate.likely).toBeGreaterThan(1)
     expect(await seconds()).toBeCloseTo(learnt.rate.likely, 9)
+    // What was learnt on close grain says nothing of open pores.
+    expect((await readPlan(knex, await pen({ material: 'oak' }))).inputs.own).toBeUndefined()
   })
 })
 

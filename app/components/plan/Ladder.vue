@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { abrasiveName, grainSize } from '#core/abrasives'
-import { gritAtWork, ladderReasons, proposals, reviewOf, usableBare, type Plan, type PlanTrace, type Sizing } from '#core/plan'
+import { gritAtWork, ladderReasons, proposals, reviewOf, sandingClass, usableBare, type Plan, type PlanTrace, type Sizing } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { abrasives } from '#reference'
 import type { WholePen } from '~~/server/api/pens/[id]/index.get'
@@ -34,6 +34,7 @@ const rows = computed(() => steps.value.map((step, index) => {
   return {
     id: step.abrasive.id, name: abrasiveName(step.abrasive), grain: grainSize(step.abrasive.scale, step.abrasive.mark), seen, worn: step.abrasive.worn ?? 0,
     work: gritAtWork(props.plan, props.traced, step), findings: review.value.findings.filter(one => one.step === index),
+    figure: props.traced.steps.find(one => one.step.id === step.id)?.handsOn,
     kept: wishes.value.insist?.includes(step.abrasive.id) ?? false,
     why: costs === undefined ? '' : costs === Infinity ? 'without it no ladder gets there' : costs < 1 ? 'as well without it' : `without it ${formatSpan(costs)} longer`,
   }
@@ -88,7 +89,7 @@ onMounted(async () => {
   }
 })
 const usable = computed(() => usableBare(props.plan.inputs).length)
-const learnt = computed(() => workshop.learnt)
+const learnt = computed(() => workshop.learntOf(props.plan.inputs.material))
 </script>
 
 <template>
@@ -108,7 +109,7 @@ const learnt = computed(() => workshop.learnt)
             <span class="grip" aria-hidden="true" title="Drag">⠿</span>
             <b>{{ row.name }}</b>
             <span class="grain">{{ um(row.grain) }} µm</span>
-            <span class="what">{{ formatSpan(row.seen.seconds) }}<template v-if="row.seen.pieces > 1">, {{ row.seen.pieces }} pieces</template> · leaves {{ um(0.001 + Math.max(row.seen.inherited, ...row.seen.after.scratches.map(one => one.depth))) }} µm<template v-if="row.work && row.work.heat.level !== 'cool'"> · runs {{ row.work.heat.level }}</template><template v-if="row.why"> · {{ row.why }}</template><template v-if="row.worn"> · {{ Math.round(row.worn * 100) }} % worn</template></span>
+            <span class="what"><FigureOpen v-if="row.figure" :figure="row.figure">{{ formatSpan(row.seen.seconds) }}</FigureOpen><template v-if="row.seen.pieces > 1">, {{ row.seen.pieces }} pieces</template> · leaves {{ um(0.001 + Math.max(row.seen.inherited, ...row.seen.after.scratches.map(one => one.depth))) }} µm<template v-if="row.work && row.work.heat.level !== 'cool'"> · runs {{ row.work.heat.level }}</template><template v-if="row.why"> · {{ row.why }}</template><template v-if="row.worn"> · {{ Math.round(row.worn * 100) }} % worn</template></span>
             <span class="acts">
               <button type="button" :aria-label="`${row.name} earlier`" :disabled="index === 0" @click="move(index, index - 1)">↑</button>
               <button type="button" :aria-label="`${row.name} later`" :disabled="index === rows.length - 1" @click="move(index, index + 1)">↓</button>
@@ -138,7 +139,7 @@ const learnt = computed(() => workshop.learnt)
         </ul>
         <p v-if="reasons?.buy && reasons.buy.saves >= 5">Worth buying: <b>{{ nameOf(reasons.buy.id) }}</b> {{ reasons.buy.saves === Infinity ? 'makes a ladder possible' : `saves ${formatSpan(reasons.buy.saves)} a pen` }}.</p>
         <details v-if="missing.length"><summary>Why the others are not missed</summary><ul><li v-for="one in missing" :key="one.id">{{ nameOf(one.id) }} would take {{ one.costs < 1 ? 'as long' : `${formatSpan(one.costs)} longer` }}</li></ul></details>
-        <p v-if="learnt?.observations" class="quiet">Your own cut rate: {{ learnt.rate.likely.toFixed(2) }} times the default ({{ learnt.rate.low.toFixed(2) }} to {{ learnt.rate.high.toFixed(2) }}), a piece takes off {{ learnt.capacity.likely.toFixed(2) }} times as much, from {{ learnt.observations }} looks, {{ Math.round(learnt.sureness * 100) }} % surer than none. The default is 1: τ 15 s at {{ units.speed(40) }}.</p>
+        <p v-if="learnt?.observations" class="quiet">Your own cut rate on {{ sandingClass(plan.inputs.material) }} wood: {{ learnt.rate.likely.toFixed(2) }} times the default ({{ learnt.rate.low.toFixed(2) }} to {{ learnt.rate.high.toFixed(2) }}), a piece takes off {{ learnt.capacity.likely.toFixed(2) }} times as much, from {{ learnt.observations }} looks, {{ Math.round(learnt.sureness * 100) }} % surer than none. The default is 1: τ 15 s at {{ units.speed(40) }}.</p>
         <p v-else class="quiet">Times are the model’s default, τ 15 s at {{ units.speed(40) }}; your own looks at the bench move it.</p>
       </div>
     </div>
@@ -150,7 +151,7 @@ const learnt = computed(() => workshop.learnt)
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.3rem 1.2rem; }
 header p { flex: 1 1 16rem; }
 .end { display: flex; gap: 0.6rem; }
-.halves { display: grid; grid-template-columns: minmax(0, 3fr) minmax(0, 2fr); gap: 2rem; align-items: start; }
+.halves { display: grid; grid-template-columns: minmax(0, 7fr) minmax(0, 4fr); gap: 2rem; align-items: start; }
 ol > li { display: grid; grid-template-columns: 1.6rem minmax(4.5rem, 7rem) 4rem minmax(0, 1fr) auto; gap: 0.2rem 0.7rem; align-items: center; min-height: 48px; border-top: 1px solid var(--line); background: var(--surface); }
 .grip { cursor: grab; color: var(--ink-2); text-align: center; line-height: 44px; touch-action: none; }
 .grain { text-align: right; color: var(--ink-2); }

@@ -46,7 +46,7 @@ function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
     <p class="big"><b>{{ grain < 10 ? grain.toFixed(1) : grain.toFixed(0) }} µm</b><span v-if="work">{{ formatSpan(Math.max(1, work.seconds)) }} on the paper<template v-if="work.pieces > 1">, {{ work.pieces }} pieces</template></span></p>
     <p v-if="speed" :class="{ harm: !speed.within }">{{ speed.spindle.value }} rev/min, {{ units.speed(speed.surface.value) }}; usual {{ speed.usual }}</p>
     <p v-if="work && work.heat.level !== 'cool'" :class="work.heat.level === 'hot' ? 'harm' : 'quiet'">{{ work.heat.advice }}</p>
-    <p v-if="work" class="quiet">Stop when nothing of the scratches before is left. A piece has about {{ Math.round(100 * (1 - work.life)) }} % of its life left after it.</p>
+    <p v-if="work" class="quiet">Stop when nothing of the scratches before is left; at half the time {{ work.leftAtHalf.toFixed(1) }} µm of them still are. A piece has about {{ Math.round(100 * (1 - work.life)) }} % of its life left after it.</p>
     <p v-if="last"><b>The last grit before the coats: ends flush? Measured?</b> Press m.</p>
     <div class="answers" role="group" aria-label="Earlier scratches gone?">
       <span>Earlier scratches gone? If so, the yellow key.</span>

@@ -28,7 +28,7 @@ const preview = computed(() => {
   const { celsius, humidity, perEnd, kerf, wander, leastWall } = store.workshop
   const plan = makePlan({
     fitting: chosenFitting, material: chosenMaterial, method: chosenMethod, shelf: store.shelf, climate: { celsius, humidity }, wishes: { tool, film },
-    ...(store.own ? { own: store.own } : {}),
+    own: store.ownOf(chosenMaterial),
     habits: { perEnd, kerf, wander, leastWall }, ...(from ? { blank: planBlank(from) } : {}),
   })
   const traced = trace(plan)

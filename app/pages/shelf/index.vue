@@ -59,7 +59,18 @@ async function fill() {
       <ShelfGrainLine v-if="store.shelf.abrasives.length" :abrasives="store.shelf.abrasives" />
       <p v-else class="quiet">No abrasive on the shelf yet: tick what you have below.</p>
     </section>
-    <section class="sheet part" aria-labelledby="convert"><h2 id="convert">What is this pad in paper?</h2><ShelfConverter /></section>
+    <fieldset class="sheet">
+      <legend><h2>Glues, finishes, polishes</h2></legend>
+      <div class="items wide">
+        <label v-for="row in products" :key="row.id"><input type="checkbox" :checked="there.has(row.id)" :disabled="busy === row.id" @change="put(row.id, ($event.target as HTMLInputElement).checked)"><b>{{ row.name }}</b></label>
+      </div>
+    </fieldset>
+    <fieldset v-for="group in groups" :key="group.scale" class="sheet">
+      <legend><h2>{{ group.name }}</h2></legend>
+      <div class="items">
+        <label v-for="row in group.rows" :key="row.id"><input type="checkbox" :checked="there.has(row.id)" :disabled="busy === row.id" @change="put(row.id, ($event.target as HTMLInputElement).checked)"><b>{{ abrasiveName(row) }}</b><span class="quiet">{{ group.scale === 'micron' ? '' : `${grainSize(row.scale, row.mark)} µm` }}</span></label>
+      </div>
+    </fieldset>
     <section v-if="store.shelf.abrasives.length" class="sheet part" aria-labelledby="wear">
       <h2 id="wear">How worn, how many</h2>
       <ul class="wear">
@@ -76,18 +87,7 @@ async function fill() {
       <ul v-if="own.length" class="own"><li v-for="row in own" :key="row.id"><b>{{ row.label }}</b>, {{ row.mark }} µm, between {{ row.between?.join(' and ') }} <button type="button" class="off" @click="put(row.id, false)">take it off</button></li></ul>
       <ShelfOwnPad />
     </section>
-    <fieldset class="sheet">
-      <legend><h2>Glues, finishes, polishes</h2></legend>
-      <div class="items wide">
-        <label v-for="row in products" :key="row.id"><input type="checkbox" :checked="there.has(row.id)" :disabled="busy === row.id" @change="put(row.id, ($event.target as HTMLInputElement).checked)"><b>{{ row.name }}</b></label>
-      </div>
-    </fieldset>
-    <fieldset v-for="group in groups" :key="group.scale" class="sheet">
-      <legend><h2>{{ group.name }}</h2></legend>
-      <div class="items">
-        <label v-for="row in group.rows" :key="row.id"><input type="checkbox" :checked="there.has(row.id)" :disabled="busy === row.id" @change="put(row.id, ($event.target as HTMLInputElement).checked)"><b>{{ abrasiveName(row) }}</b><span class="quiet">{{ group.scale === 'micron' ? '' : `${grainSize(row.scale, row.mark)} µm` }}</span></label>
-      </div>
-    </fieldset>
+    <section class="sheet part" aria-labelledby="convert"><h2 id="convert">What is this pad in paper?</h2><ShelfConverter /></section>
   </div>
   <p v-else class="quiet" role="status">Looking at the shelf ...</p>
 </template>

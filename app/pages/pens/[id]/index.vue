@@ -42,13 +42,14 @@ const changes = computed(() => {
   if (!plan.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished || draft.value) return []
   const { celsius, humidity } = workshop.workshop
   const done = new Set(state.value.steps.filter(one => one.status !== 'open').map(one => one.step.id))
-  const { fitting, material, method, blank, sizing: own, tool, film } = pen.value
+  const { fitting, material: wood, method, blank, sizing: own, tool, film } = pen.value
   const [kept, cutFrom] = [stock.fitting(fitting), stock.blank(blank)]
+  const material = cutFrom ? materialOf(cutFrom) : blank ? plan.value.inputs.material : materials.find(row => row.id === wood)!
   const { perEnd, kerf, wander, leastWall } = workshop.workshop
   return planDifference(plan.value, revisePlan(plan.value, {
     shelf: workshop.shelf, climate: { celsius, humidity },
-    ...(kept ? { fitting: kept.fitting } : {}), material: cutFrom ? materialOf(cutFrom) : blank ? plan.value.inputs.material : materials.find(row => row.id === material)!, method: methods.find(row => row.id === method)!,
-    own: workshop.own, wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
+    ...(kept ? { fitting: kept.fitting } : {}), material, method: methods.find(row => row.id === method)!,
+    own: workshop.ownOf(material), wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
     ...(cutFrom ? { blank: planBlank(cutFrom) } : {}),
   }, done))
 })
