@@ -44,6 +44,9 @@ for (const { theme, size } of LOOKS) {
 }
 
 test('the opened parts too: a number, the settings, the defect form', async ({ page, pen }) => {
+  test.setTimeout(120_000)
+  // What fades in is half pale while it does: colours are looked at when it stands.
+  await page.emulateMedia({ reducedMotion: 'reduce' })
   const made = await pen()
   const clean = async (part: string) => {
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()

@@ -1,23 +1,6 @@
 import { readFileSync } from 'node:fs'
-import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
-
-/** Presses the yellow key by what it says until the next thing to do stands there; a press right after another counts as one finger that bounced. */
-async function press(page: Page, says: string | RegExp, then: string | RegExp) {
-  await expect(async () => {
-    await page.getByRole('button', { name: says }).click({ timeout: 500 })
-    await expect(title(page)).toHaveText(then, { timeout: 500 })
-  }).toPass()
-}
-
-/** Presses the space bar until the next thing to do stands there. */
-async function space(page: Page, then: string | RegExp, timeout = 20_000) {
-  await expect(async () => {
-    await page.keyboard.press('Space')
-    await expect(title(page)).toHaveText(then, { timeout: 650 })
-  }).toPass({ timeout })
-}
-const title = (page: Page) => page.locator('.title')
+import { press, space, title } from '../support/bench'
 
 test('a pen from the first choice to its saved record', async ({ page, stand }) => {
   test.setTimeout(120_000)

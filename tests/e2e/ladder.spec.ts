@@ -1,7 +1,5 @@
-import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
-
-const title = (page: Page) => page.locator('.title')
+import { title } from '../support/bench'
 
 test('a ladder is dragged out of order, told why that is wrong, put back, kept, worked, and “not yet” gives a way on', async ({ page, pen, request }) => {
   test.setTimeout(90_000)

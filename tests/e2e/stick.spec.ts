@@ -1,16 +1,8 @@
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
 import { expect, test } from '../stand'
+import { space, title } from '../support/bench'
 
-const title = (page: Page) => page.locator('.title')
-
-/** Presses the space bar until the next thing to do stands there. */
-async function space(page: Page, then: string | RegExp) {
-  await expect(async () => {
-    await page.keyboard.press('Space')
-    await expect(title(page)).toHaveText(then, { timeout: 650 })
-  }).toPass({ timeout: 20_000 })
-}
 async function choose(page: Page, field: string, option: string | RegExp) {
   await page.getByLabel(field, { exact: true }).click()
   await page.getByRole('option', { name: option }).first().click()

@@ -156,5 +156,7 @@ svg { display: block; width: 100%; aspect-ratio: var(--ratio); overflow: visible
   .marked { padding-bottom: 3.6rem; }
   .marks .clip { top: auto; bottom: 0; align-content: start; padding: 0.9rem 0 0; }
   .marks .clip::after { bottom: auto; top: -4px; }
+  .handle { bottom: 3.6rem; max-height: 60px; }
+  .handle i { height: 22px; margin-bottom: 4px; }
 }
 </style>
