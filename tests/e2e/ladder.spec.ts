@@ -37,6 +37,14 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
   await expect.poll(names).toEqual(best)
   await expect(panel.getByText(/is a jump of/)).toHaveCount(0)
 
+  // Refused, it is worked out without; allowed again, it is back. Neither is more than one touch.
+  await panel.getByRole('button', { name: /Best for my shelf/ }).click()
+  await panel.getByRole('button', { name: `Refuse ${middle}` }).click()
+  await expect.poll(names).not.toContain(middle)
+  await expect(panel.getByText(/goes back|is a jump of/)).toHaveCount(0)
+  await panel.getByRole('button', { name: `Allow ${middle} again` }).click()
+  await expect.poll(names).toEqual(best)
+
   // The pad trap: a pad with a higher number after finer paper.
   await panel.getByLabel('Add from the shelf').click()
   await page.getByRole('option', { name: /^pad 1500/ }).click()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { abrasiveName, grainSize } from '#core/abrasives'
-import { gritAtWork, ladderReasons, proposals, reviewOf, sandingClass, usableBare, type Plan, type PlanTrace, type Sizing } from '#core/plan'
+import { gritAtWork, ladderReasons, proposals, reviewOf, sandingClass, usableBare, type LadderReasons, type Plan, type PlanTrace, type Proposal, type Sizing } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { abrasives } from '#reference'
 import type { WholePen } from '~~/server/api/pens/[id]/index.get'
@@ -21,8 +21,18 @@ function change(part: Sizing) {
 const steps = computed(() => props.plan.steps.flatMap(step => step.kind === 'sand' ? [step] : []))
 const ids = computed(() => steps.value.map(step => step.abrasive.id))
 const review = computed(() => reviewOf(props.plan, props.traced))
-const reasons = computed(() => wishes.value.ladder ? undefined : ladderReasons(props.plan.inputs, abrasives))
-const offers = computed(() => proposals({ ...props.plan.inputs, wishes: { ...wishes.value, ladder: undefined } }))
+/** What the search follows from; a shape or an end of one's own changes nothing in it, and the search is not made again for every pixel of a drag. */
+const searched = computed(() => {
+  const { shapes: _s, ends: _e, ...asked } = wishes.value
+  const { shelf, material, fitting, own } = props.plan.inputs
+  return JSON.stringify([asked, shelf.abrasives, material, fitting, own])
+})
+const reasons = shallowRef<LadderReasons>()
+const offers = shallowRef<Proposal[]>([])
+watch(searched, () => {
+  reasons.value = wishes.value.ladder ? undefined : ladderReasons(props.plan.inputs, abrasives)
+  offers.value = proposals({ ...props.plan.inputs, wishes: { ...wishes.value, ladder: undefined } })
+}, { immediate: true })
 const byId = computed(() => new Map(props.plan.inputs.shelf.abrasives.map(one => [one.id, one])))
 const nameOf = (id: string) => abrasiveName(byId.value.get(id) ?? abrasives.find(one => one.id === id) ?? { scale: 'micron', mark: 0 })
 const names = (list: readonly string[]) => list.map(nameOf).join(' · ')
@@ -50,9 +60,10 @@ function move(from: number, to: number) {
   change({ ladder: order })
 }
 useSortableList(() => list.value, '.grip', move)
-const without = (id: string) => wishes.value.ladder
-  ? change({ ladder: ids.value.filter(one => one !== id) })
-  : change({ ladder: ids.value.filter(one => one !== id), insist: (wishes.value.insist ?? []).filter(one => one !== id) })
+const without = (id: string) => change({ ladder: ids.value.filter(one => one !== id), insist: (wishes.value.insist ?? []).filter(one => one !== id) })
+/** A grit that is refused is left out of every ladder that is worked out for this pen, until it is allowed again. */
+const refuse = (id: string) => change({ refuse: [...wishes.value.refuse ?? [], id], insist: (wishes.value.insist ?? []).filter(one => one !== id) })
+const allow = (id: string) => change({ refuse: (wishes.value.refuse ?? []).filter(one => one !== id) })
 function keepGrit(id: string) {
   const now = wishes.value.insist ?? []
   change({ insist: now.includes(id) ? now.filter(one => one !== id) : [...now, id] })
@@ -114,6 +125,7 @@ const learnt = computed(() => workshop.learntOf(props.plan.inputs.material))
               <button type="button" :aria-label="`${row.name} earlier`" :disabled="index === 0" @click="move(index, index - 1)">↑</button>
               <button type="button" :aria-label="`${row.name} later`" :disabled="index === rows.length - 1" @click="move(index, index + 1)">↓</button>
               <button v-if="!wishes.ladder" type="button" class="word" :aria-pressed="row.kept" @click="keepGrit(row.id)">{{ row.kept ? 'kept' : 'keep' }}</button>
+              <button v-if="!wishes.ladder" type="button" class="word" :aria-label="`Refuse ${row.name}`" title="Work the ladder out without it" @click="refuse(row.id)">refuse</button>
               <button type="button" class="word" :aria-label="`Leave ${row.name} out`" @click="without(row.id)">leave out</button>
             </span>
             <p v-for="finding in row.findings" :key="finding.says" class="harm">◆ {{ finding.says }} <span>{{ finding.remedy }}</span></p>
@@ -122,7 +134,8 @@ const learnt = computed(() => workshop.learntOf(props.plan.inputs.material))
         </ol>
         <p v-if="!rows.length" class="harm">◆ No grit in it. Add one from the shelf.</p>
         <ul v-if="whole.length" class="findings" aria-label="What is wrong with the ladder"><li v-for="finding in whole" :key="finding.says" class="harm">◆ {{ finding.says }} <span>{{ finding.remedy }}</span></li></ul>
-        <p v-else-if="rows.length" class="fine">Leaves {{ um(review.left.depth) }} µm: the film hides it.</p>
+        <p v-else-if="rows.length" class="fine">Leaves {{ um(review.left.depth) }} µm: {{ wishes.leave === undefined ? 'the film hides it' : 'no deeper than you wanted' }}.</p>
+        <p v-if="wishes.refuse?.length" class="quiet">Refused: <template v-for="(id, index) in wishes.refuse" :key="id">{{ index ? ', ' : '' }}{{ nameOf(id) }} <button type="button" class="allow" :aria-label="`Allow ${nameOf(id)} again`" @click="allow(id)">allow</button></template></p>
         <div class="adding">
           <UFormField label="Add from the shelf"><USelect :key="ids.join()" :model-value="undefined" size="lg" :items="addable" placeholder="Choose a grit" @update:model-value="add(String($event))" /></UFormField>
           <UFormField label="School of speed"><USelect :model-value="speed" size="lg" :items="SPEEDS" @update:model-value="change({ sandSpeed: Number($event) })" /></UFormField>
@@ -165,6 +178,7 @@ li > .harm, .findings .harm { grid-column: 1 / -1; padding: 0 0 0.4rem 1.6rem; }
 .harm span { color: var(--ink-2); }
 .findings { margin-top: 0.5rem; }
 .fine { color: var(--leaf); padding-top: 0.5rem; }
+.allow { min-height: 28px; color: var(--leaf); text-decoration: underline; cursor: pointer; }
 .adding { display: flex; flex-wrap: wrap; gap: 1rem; margin-top: 0.8rem; }
 .adding :deep(button[role=combobox]) { width: 14rem; }
 .side { display: grid; gap: 0.7rem; }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { abrasiveName, grainSize } from '#core/abrasives'
 import type { BenchState } from '#core/bench'
-import { gritAtWork, stepSpeed, waysOnFrom, type Plan, type PlanTrace, type StepOf } from '#core/plan'
+import { gritAtWork, gritOverhead, stepSpeed, waysOnFrom, type Plan, type PlanTrace, type StepOf } from '#core/plan'
 import { formatSpan } from '#core/units'
 
 /** One grit at the bench: its grain, how long, how fast, when to stop; and after “not yet” the cheapest way on. */
@@ -21,14 +21,12 @@ const answer = computed(() => {
   const newest = looks.value.at(-1)
   return newest?.kind === 'look' ? newest.payload.answer : undefined
 })
-/** Change of paper, wipe and look, which is no sanding, s. */
-const OVERHEAD = 25
 const ways = computed(() => {
   const newest = looks.value.at(-1)
   if (answer.value !== 'not yet' || !newest) return []
   const before = props.state.log.findLast(({ event, inForce }) => inForce && event.at < looks.value[0]!.at && (event.kind === 'done' || event.kind === 'begin' || event.kind === 'skip'))?.event.at
   const planned = work.value?.seconds ?? 10
-  const gone = before ? (Date.parse(newest.at) - Date.parse(before)) / 1000 - looks.value.length * OVERHEAD : planned
+  const gone = before ? (Date.parse(newest.at) - Date.parse(before)) / 1000 - looks.value.length * gritOverhead.value : planned
   // An hour at lunch is no sanding.
   const spent = gone > 2 && gone < 20 * planned + 120 ? gone : planned
   const depth = props.traced.steps.find(one => one.step.id === props.step.id)?.grit?.removes.value ?? 5
