@@ -76,8 +76,10 @@ const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device',
           <UFormField label="Drill wander, % of depth" :error="errors.wander ?? false"><UInputNumber v-model="form.wander" size="lg" placeholder="1" :min="0" :max="10" :step="0.1" :step-snapping="false" /></UFormField>
           <FieldMeasure v-model="form.leastWall" label="Least wall over a tube" placeholder="0.4 mm" size="lg" :error="errors.leastWall" />
         </fieldset>
-        <URadioGroup v-model="form.units" legend="Units" :items="unitChoices" />
-        <URadioGroup v-model="wish" legend="Theme" :items="themes" />
+        <div class="pair">
+          <URadioGroup v-model="form.units" legend="Units" :items="unitChoices" />
+          <URadioGroup v-model="wish" legend="Theme" :items="themes" />
+        </div>
         <div class="end">
           <button type="button" class="key" @click="open = false">Leave as it was</button>
           <button type="submit" class="key next">Keep</button>
@@ -93,6 +95,6 @@ const themes: { label: string, value: ThemeWish }[] = [{ label: 'As the device',
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; }
 .habits { display: grid; grid-template-columns: 1fr 1fr; gap: 0 1rem; }
 .habits legend { margin-bottom: 0.4rem; font-weight: 500; }
-.habits > :deep(*) { min-height: 5.6rem; }
+.habits > :deep(:not(legend)) { min-height: 4.9rem; }
 .end { display: flex; justify-content: flex-end; gap: 0.75rem; flex-wrap: wrap; }
 </style>

@@ -87,7 +87,7 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
       </section>
       <section v-if="failed.length" aria-labelledby="looked">
         <h2 id="looked">Looked at, and answered no</h2>
-        <ul><li v-for="one in failed" :key="one.step + one.ask">{{ one.ask }} {{ stepTitle(one.step) }}</li></ul>
+        <ul><li v-for="one in failed" :key="one.step + one.ask"><b>{{ stepTitle(one.step) }}:</b> {{ one.ask }} No.</li></ul>
       </section>
       <section v-if="state.offPlan.length" aria-labelledby="off">
         <h2 id="off">Entered for an older plan</h2>
