@@ -1,3 +1,4 @@
 export * from './convert'
 export * from './grain'
 export * from './scales'
+export * from './typed'

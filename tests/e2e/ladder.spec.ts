@@ -45,6 +45,16 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
   await panel.getByRole('button', { name: `Allow ${middle} again` }).click()
   await expect.poll(names).toEqual(best)
 
+  // Typed as it is said: what is not there is told, the rest is reviewed as it stands.
+  await panel.getByLabel('Or type a ladder').fill('150 9999')
+  await panel.getByRole('button', { name: 'Review it' }).click()
+  await expect(panel.getByText(/P9999 is not on the shelf/)).toBeVisible()
+  await panel.getByLabel('Or type a ladder').fill('150 600')
+  await panel.getByRole('button', { name: 'Review it' }).click()
+  await expect.poll(names).toEqual(['P150', 'P600'])
+  await expect(panel.getByText(/is a jump of 3\.9 : 1/)).toBeVisible()
+  await panel.getByRole('button', { name: /Best for my shelf/ }).click()
+
   // The pad trap: a pad with a higher number after finer paper.
   await panel.getByLabel('Add from the shelf').click()
   await page.getByRole('option', { name: /^pad 1500/ }).click()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { abrasiveName, grainSize } from '#core/abrasives'
+import { AbrasiveError, abrasiveName, grainSize, typedLadder } from '#core/abrasives'
 import { gritAtWork, ladderReasons, proposals, reviewOf, sandingClass, usableBare, type LadderReasons, type Plan, type PlanTrace, type Proposal, type Sizing } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { abrasives } from '#reference'
@@ -75,6 +75,19 @@ function add(id: string) {
   const at = ids.value.findIndex(one => grain(one) < grain(id))
   change({ ladder: at < 0 ? [...ids.value, id] : [...ids.value.slice(0, at), id, ...ids.value.slice(at)] })
 }
+/** A ladder typed as it is said, taken as it stands. */
+const typed = ref('')
+const typedFault = ref('')
+function takeTyped() {
+  try {
+    const ladder = typedLadder(typed.value, props.plan.inputs.shelf.abrasives).map(one => one.id)
+    typedFault.value = ladder.length ? '' : 'Type the grits in their order, like 150 240 400 600.'
+    if (ladder.length) change({ ladder: [...new Set(ladder)] })
+  } catch (error) {
+    if (!(error instanceof AbrasiveError)) throw error
+    typedFault.value = error.message
+  }
+}
 const take = (ladder: readonly string[], name: string) => name === 'best for my shelf' ? change({ ladder: undefined }) : change({ ladder })
 const same = (ladder: readonly string[]) => ladder.join() === ids.value.join()
 
@@ -136,6 +149,10 @@ const learnt = computed(() => workshop.learntOf(props.plan.inputs.material))
         <ul v-if="whole.length" class="findings" aria-label="What is wrong with the ladder"><li v-for="finding in whole" :key="finding.says" class="harm">◆ {{ finding.says }} <span>{{ finding.remedy }}</span></li></ul>
         <p v-else-if="rows.length" class="fine">Leaves {{ um(review.left.depth) }} µm: {{ wishes.leave === undefined ? 'the film hides it' : 'no deeper than you wanted' }}.</p>
         <p v-if="wishes.refuse?.length" class="quiet">Refused: <template v-for="(id, index) in wishes.refuse" :key="id">{{ index ? ', ' : '' }}{{ nameOf(id) }} <button type="button" class="allow" :aria-label="`Allow ${nameOf(id)} again`" @click="allow(id)">allow</button></template></p>
+        <form class="typed" novalidate @submit.prevent="takeTyped">
+          <UFormField label="Or type a ladder" :error="typedFault || false"><UInput v-model="typed" size="lg" placeholder="150 240 400 600" autocomplete="off" /></UFormField>
+          <button type="submit" class="key">Review it</button>
+        </form>
         <div class="adding">
           <UFormField label="Add from the shelf"><USelect :key="ids.join()" :model-value="undefined" size="lg" :items="addable" placeholder="Choose a grit" @update:model-value="add(String($event))" /></UFormField>
           <UFormField label="School of speed"><USelect :model-value="speed" size="lg" :items="SPEEDS" @update:model-value="change({ sandSpeed: Number($event) })" /></UFormField>
@@ -178,6 +195,10 @@ li > .harm, .findings .harm { grid-column: 1 / -1; padding: 0 0 0.4rem 1.6rem; }
 .harm span { color: var(--ink-2); }
 .findings { margin-top: 0.5rem; }
 .fine { color: var(--leaf); padding-top: 0.5rem; }
+.typed { display: flex; gap: 0.7rem; align-items: flex-start; margin-top: 0.7rem; min-height: 5.4rem; }
+.typed > :first-child { flex: 1; }
+.typed :deep([data-slot=root]) { width: 100%; }
+.typed .key { margin-top: 1.5rem; }
 .allow { min-height: 28px; color: var(--leaf); text-decoration: underline; cursor: pointer; }
 .adding { display: flex; flex-wrap: wrap; gap: 1rem; margin-top: 0.8rem; }
 .adding :deep(button[role=combobox]) { width: 14rem; }
