@@ -3,6 +3,7 @@ import type { Refused } from '~/utils/refusal'
 
 const workshop = useWorkshop()
 const stock = useStock()
+const methods = useMethods()
 const outbox = useOutbox()
 const { dark } = useTheme()
 useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
@@ -10,7 +11,7 @@ useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
 const failed = ref<Refused>()
 async function begin() {
   try {
-    await Promise.all([workshop.load(), stock.load()])
+    await Promise.all([workshop.load(), stock.load(), methods.load()])
     failed.value = undefined
   } catch (error) {
     failed.value = refused(error)

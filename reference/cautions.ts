@@ -1,4 +1,4 @@
-import type { Step, StepKind } from '../core/plan'
+import type { ProductRole, Step, StepKind } from '../core/plan'
 
 /** One caution at the step that needs it. `short` stands on the work screen, `more` behind it. */
 export interface Caution {
@@ -18,19 +18,32 @@ const all = {
   wet: { id: 'wet', short: 'Wet, to bind the film’s dust. Keep water off the motor and the plug.', more: `Dust of a film or of resin is not for the lungs. Tool rest off. ${rest}` },
   ca: { id: 'ca', short: 'Fumes sting and sink: air moving away from your face. CA on cotton gets hot. The bottle’s own label comes first.', more: `CA bonds skin and eyes. Never pull: warm soapy water; for eyes, medical help. It reacts hot on cotton, leather and wool and can smoke or burn. ${rest}` },
   flammable: { id: 'flammable', short: 'Alcohol is flammable: no flame, no spark, no hot lamp near it.', more: `Let it flash off with moving air before the lathe runs. ${rest}` },
+  solvent: { id: 'solvent', short: 'Solvent: flammable, and not for the lungs. No flame, no spark, no hot lamp; air moving. The label comes first.', more: `Close the bottle before the lathe runs. Cloths with solvent dry spread out, outdoors. Colouring wood with a flame comes before any solvent is opened and never after. ${rest}` },
+  oilyRags: { id: 'oily rags', short: 'Oily rags heat up by themselves and can burn: spread flat outdoors, or under water in a closed metal can.', more: `Never in a heap, a pocket or the bin, not for an hour. Follow the local rule for getting rid of them. ${rest}` },
+  spray: { id: 'spray', short: 'Spray only where air moves away from you: mask for solvent, no flame, no spark.', more: `The mist drifts and burns. Lathe off, motor and lamp off while it hangs in the air. ${rest}` },
+  friction: { id: 'friction', short: 'Tool rest off. Paper towel that tears, never round the fingers; hot polish burns.', more: `Shellac polish carries alcohol: no flame near it. Press from below, with the lathe turning away from you. No loose sleeves. ${rest}` },
+  wax: { id: 'wax', short: 'Tool rest off. Paper towel that tears, never round the fingers.', more: `Warm wax drags: keep the touch light. No loose sleeves, no gloves near the mandrel. ${rest}` },
   epoxy: { id: 'epoxy', short: 'Gloves while mixing, lathe off. The label comes first.', more: `Epoxy can sensitise the skin. Take the gloves off before the lathe runs. ${rest}` },
   press: { id: 'press', short: 'Bore clear before you press: a crumb of glue splits the barrel.', more: `Pad plated parts, press slowly, eyes protected. ${rest}` },
 } satisfies Record<string, Caution>
 
 const byKind: Partial<Record<StepKind, readonly Caution[]>> = {
-  dry: [all.oven], fill: [all.ca], flush: [all.turning],
-  cut: [all.saw], drill: [all.drill], square: [all.turning], turn: [all.turning], harden: [all.ca], sand: [all.dust], coat: [all.ca],
-  level: [all.wet], smooth: [all.wet], polish: [all.dust], assemble: [all.press],
+  'buff': [all.wax], 'cut back': [all.dust], 'wipe off': [all.oilyRags], 'try': [all.solvent],
+  'dry': [all.oven], 'fill': [all.ca], 'flush': [all.turning],
+  'cut': [all.saw], 'drill': [all.drill], 'square': [all.turning], 'turn': [all.turning], 'harden': [all.ca], 'sand': [all.dust],
+  'level': [all.wet], 'smooth': [all.wet], 'polish': [all.dust], 'assemble': [all.press],
+}
+
+/** What each product asks of whoever puts it on; CA where nothing is said. */
+const byRole: Partial<Record<ProductRole, readonly Caution[]>> = {
+  'sanding sealer': [all.solvent, all.wax], 'friction polish': [all.friction], 'carnauba wax': [all.wax], 'melamine lacquer': [all.solvent], 'wood conditioner': [all.solvent], 'shellac wax': [all.friction],
+  'wipe-on finish': [all.oilyRags, all.solvent], 'finishing oil': [all.oilyRags], 'hard wax': [all.wax], 'spray lacquer': [all.spray],
 }
 
 /** The cautions that a step of a plan needs, the first one the most urgent. */
 export function cautionsFor(step: Step): readonly Caution[] {
   if (step.kind === 'tube') return step.product?.role === 'tube epoxy' ? [all.epoxy] : [all.ca]
   if (step.kind === 'clean') return step.how === 'alcohol' ? [all.flammable] : [all.dust]
+  if (step.kind === 'coat') return byRole[step.product.role] ?? [all.ca]
   return byKind[step.kind] ?? []
 }

@@ -14,7 +14,7 @@ export const perhaps = <S extends ObjectShape>(shape: S) => object(shape).noUnkn
 export const uuid = () => string().matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'Should be an id (UUID in lower case).')
 
 /** One of a fixed set of words. */
-export const word = <const T extends string>(...words: readonly T[]) => mixed<T>((value): value is T => words.includes(value as T))
+export const word = <const T extends string | number>(...words: readonly T[]) => mixed<T>((value): value is T => words.includes(value as T))
   .typeError(`Choose one of: ${words.join(', ')}.`).oneOf(words)
 
 /** A moment as ISO 8601 in UTC with milliseconds, so that moments compare as text. */

@@ -1,6 +1,6 @@
-import { array, lazy, mixed, number, type InferType } from 'yup'
+import { array, boolean, lazy, mixed, number, type InferType } from 'yup'
 import type { Sizing } from '../core/plan'
-import { materials, methods } from '../reference'
+import { materials } from '../reference'
 import { day, exact, line, perhaps, uuid, word } from './common'
 
 const ids = (rows: readonly { id: string }[]): string[] => rows.map(row => row.id)
@@ -10,7 +10,7 @@ const mark = () => line(5).matches(/^[A-Z]\d{1,3}$/, 'Use a capital letter and a
 const choices = {
   fitting: line(60).min(1),
   material: word(...ids(materials)),
-  method: word(...ids(methods)),
+  method: line(60).min(1),
   tool: word('skew', 'round carbide', 'square carbide', 'gouge'),
   film: word('gloss', 'close'),
 }
@@ -42,6 +42,8 @@ export const sizing = {
   marks: number().min(1, 'Should lie between 1 and 500 µm.').max(500, 'Should lie between 1 and 500 µm.'),
   leave: number().min(0.3, 'Should lie between 0.3 and 100 µm.').max(100, 'Should lie between 0.3 and 100 µm.'),
   sandSpeed: number().min(100, 'Should lie between 100 and 5000 rev/min.').max(5000, 'Should lie between 100 and 5000 rev/min.'),
+  depth: number().min(5, 'Should lie between 5 and 150 µm.').max(150, 'Should lie between 5 and 150 µm.'),
+  asItStands: boolean(),
   jump: number().test('jump', 'Should be 0 (lifted) or lie between 1.2 and 10.', value => value === undefined || value === 0 || (value >= 1.2 && value <= 10)),
 }
 const sizingSchema = perhaps(sizing)

@@ -1,10 +1,11 @@
 import { array, boolean, lazy, mixed, number, string, type Schema } from 'yup'
 import { repairWays } from '../core/defects'
-import type { Plan } from '../core/plan'
-import { exact, perhaps, word } from './common'
+import { productRoles, type Plan } from '../core/plan'
+import { day, exact, perhaps, word } from './common'
+import { methodSettings } from './method'
 import { sizing } from './pen'
 
-const id = () => string().min(1).max(60).required()
+const id = () => string().min(1).max(120).required()
 const name = () => string().min(1).max(120).required()
 const positive = () => number().moreThan(0, 'Should be above 0.').max(100_000).required()
 
@@ -16,13 +17,17 @@ const abrasive = exact({
   id: id(), scale, mark: positive(), wet: boolean().required(), dry: boolean().required(), label: string().max(60), between: array(string().max(60).required()).length(2),
   worn: number().min(0).max(1), count: number().min(0),
 })
-const baseWait = perhaps({ plain: positive(), accelerated: number().moreThan(0), source })
+const baseWait = perhaps({ plain: positive().max(1e8), accelerated: number().moreThan(0), latest: number().moreThan(0), source })
+const waits = perhaps({ 'square': baseWait, 'sand': baseWait, 'next coat': baseWait, 'level': baseWait, 'wipe off': baseWait, 'assemble': baseWait, 'hand over': baseWait })
+const some = () => number().min(0)
 const product = exact({
   id: id(), name: name(), source,
-  role: word('thin CA', 'medium CA', 'accelerator', 'tube epoxy', 'plastic polish', 'alcohol').required(),
-  film: perhaps({ build: positive(), unevenness: number().min(0).required(), source }),
-  setsBy: word('moisture', 'warmth'),
-  waits: perhaps({ 'square': baseWait, 'sand': baseWait, 'next coat': baseWait, 'level': baseWait, 'assemble': baseWait, 'hand over': baseWait }),
+  role: word(...productRoles).required(),
+  film: perhaps({ build: positive(), unevenness: number().min(0).required(), solids: positive(), source }),
+  setsBy: word('moisture', 'solvent', 'warmth'),
+  waits, label: waits,
+  keeps: perhaps({ days: positive(), source }),
+  bottle: perhaps({ opened: day(), keeps: some(), left: some(), size: some(), sealed: some(), price: some() }),
 })
 
 const inputs = exact({
@@ -40,12 +45,7 @@ const inputs = exact({
     hardness: perhaps({ value: positive(), source }),
     density: perhaps({ value: positive(), source }),
   }),
-  method: exact({
-    id: word('ca-thin-first').required(), name: name(), source,
-    soakCoats: number().integer().min(0).max(10).required(), mediumCoats: number().integer().min(0).max(10).required(),
-    applicator: word('foam', 'towel').required(), greatestJump: number().min(1).max(100).required(),
-    speeds: exact({ sand: positive(), coat: positive(), level: positive(), polish: positive() }),
-  }),
+  method: exact({ id: id(), version: number().integer().min(1).required(), source, ...methodSettings }),
   shelf: exact({ abrasives: array(abrasive).max(200).required(), products: array(product).max(100).required() }),
   climate: exact({ celsius: number().required(), humidity: number().required() }),
   wishes: exact({ tool: word('skew', 'round carbide', 'square carbide', 'gouge').required(), film: word('gloss', 'close').required(), ...sizing }),
@@ -54,6 +54,7 @@ const inputs = exact({
     readings: array(exact({ at: string().required(), grams: number().moreThan(0), percent: number().min(0) })).max(500).required(),
   }),
   own: perhaps({ rate: positive(), capacity: positive() }),
+  builds: lazy((value: Record<string, unknown> | undefined) => value === undefined ? mixed().notRequired() : exact(Object.fromEntries(Object.keys(value).map(key => [key, some().required()])))),
   habits: perhaps({ perEnd: number().nullable(), kerf: number().nullable(), wander: number().nullable(), leastWall: number().nullable() }),
 })
 
@@ -63,28 +64,30 @@ const repair = exact({
 
 const base = {
   id: id(),
-  again: string().max(60),
+  again: string().max(120),
   phase: word('blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assemble').required(),
   barrels: array(barrelId).min(1).max(2).required(),
-  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'fill', 'coat').required() }),
+  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'wipe off', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'fill', 'coat').required() }),
 }
-const plain = ['parts', 'cut', 'drill', 'dry', 'square', 'turn', 'ends', 'assemble', 'check'] as const
+const plain = ['parts', 'cut', 'drill', 'dry', 'square', 'turn', 'buff', 'ends', 'assemble', 'check'] as const
 const kind = (one: string) => mixed().oneOf([one]).required()
 
 const steps: Record<string, Schema> = {
   ...Object.fromEntries(plain.map(one => [one, exact({ ...base, kind: kind(one) })])),
-  tube: exact({ ...base, kind: kind('tube'), product: product.nullable().defined(), accelerated: boolean().required() }),
-  fill: exact({ ...base, kind: kind('fill'), product, accelerated: boolean().required(), repair }),
-  flush: exact({ ...base, kind: kind('flush'), repair }),
-  harden: exact({ ...base, kind: kind('harden'), product }),
-  sand: exact({ ...base, kind: kind('sand'), abrasive }),
-  clean: exact({ ...base, kind: kind('clean'), how: word('blow', 'alcohol', 'rinse').required() }),
-  coat: exact({
+  'tube': exact({ ...base, kind: kind('tube'), product: product.nullable().defined(), accelerated: boolean().required() }),
+  'fill': exact({ ...base, kind: kind('fill'), product, accelerated: boolean().required(), repair }),
+  'flush': exact({ ...base, kind: kind('flush'), repair }),
+  'harden': exact({ ...base, kind: kind('harden'), product }),
+  'sand': exact({ ...base, kind: kind('sand'), abrasive }),
+  'clean': exact({ ...base, kind: kind('clean'), how: word('blow', 'alcohol', 'rinse').required() }),
+  'coat': exact({
     ...base, kind: kind('coat'), product, number: number().integer().min(1).required(), accelerated: boolean().required(), soak: boolean().required(),
+    speed: number().min(0).required(), applicator: word('foam', 'towel', 'spray', 'stick').required(), mends: string().max(60),
   }),
-  level: exact({ ...base, kind: kind('level'), abrasive }),
-  smooth: exact({ ...base, kind: kind('smooth'), abrasive }),
-  polish: exact({ ...base, kind: kind('polish'), product }),
+  'level': exact({ ...base, kind: kind('level'), abrasive }),
+  'smooth': exact({ ...base, kind: kind('smooth'), abrasive }),
+  'cut back': exact({ ...base, kind: kind('cut back'), abrasive }),
+  ...Object.fromEntries((['try', 'wipe off', 'polish'] as const).map(one => [one, exact({ ...base, kind: kind(one), product })])),
 }
 
 const anyStep = lazy((value: { kind?: string } | undefined) =>

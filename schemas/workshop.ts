@@ -1,6 +1,7 @@
 import { boolean, number, type InferType } from 'yup'
+import type { WaitPurpose } from '../core/plan'
 import { abrasives, products } from '../reference'
-import { exact, line, word } from './common'
+import { day, exact, line, perhaps, word } from './common'
 
 const habit = (least: number, most: number, unit = ' mm') => number().nullable().min(least, `Should lie between ${least} and ${most}${unit}.`).max(most, `Should lie between ${least} and ${most}${unit}.`)
 
@@ -17,6 +18,26 @@ export const workshopSchema = exact({
   leastWall: habit(0, 5),
 })
 export type Workshop = InferType<typeof workshopSchema>
+
+const seconds = () => number().min(1, 'Should lie between 1 s and 60 days.').max(5_184_000, 'Should lie between 1 s and 60 days.')
+/** What a label says of a wait, s: how long, and by when at the latest. */
+const labelled = perhaps({ plain: seconds().required(), latest: seconds() }).test('order', 'The latest should come after the earliest.', value => !value?.latest || value.latest > value.plain)
+const ml = () => number().nullable().min(0, 'Should lie between 0 and 10 000 ml.').max(10_000, 'Should lie between 0 and 10 000 ml.')
+
+/** The bottle of a product on the shelf, and what its own label says; null takes a figure away. */
+export const bottleSchema = exact({
+  item: word(...products.map(row => row.id)).required(),
+  opened: day(),
+  /** It stands there sealed: not opened yet. */
+  closed: boolean(),
+  keeps: number().integer().nullable().min(1, 'Should lie between 1 and 3650 days.').max(3650, 'Should lie between 1 and 3650 days.'),
+  left: ml(),
+  size: ml(),
+  sealed: number().integer().min(0).max(1000),
+  price: number().integer().nullable().min(0).max(10_000_000),
+  label: perhaps({ 'square': labelled, 'sand': labelled, 'next coat': labelled, 'level': labelled, 'wipe off': labelled, 'assemble': labelled, 'hand over': labelled }),
+})
+export type BottleChange = Omit<InferType<typeof bottleSchema>, 'label'> & { label?: Partial<Record<WaitPurpose, { plain: number, latest?: number }>> }
 
 const known = [...abrasives, ...products].map(row => row.id)
 

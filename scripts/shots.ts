@@ -31,24 +31,24 @@ await main(async () => {
     const at = (mark: string, view = '') => `/pens/${pens.find(one => one.pen.mark === mark)!.pen.id}${view}`
     const shots: Shot[] = [
       { name: 'bench', path: '/', ready: '.rows' },
-      { name: 'bench-dark', path: '/', ready: '.rows', dark: true },
       { name: 'pens', path: '/pens', ready: '.rows' },
       { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
       { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
-      { name: 'pen-work', path: at('B1', '/work'), ready: '.title' },
-      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
-      { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
+      { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
       { name: 'pen-size', path: at('B4'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Shape and size' }).click() },
       { name: 'pen-ladder', path: at('C3'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click() },
-      { name: 'pen-card', path: at('B4', '/card'), ready: 'table' },
+      { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
+      { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
       { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
-      { name: 'pen-dry', path: at('B2', '/work'), ready: '.title', first: toDry },
-      { name: 'shelf', path: '/shelf', ready: 'fieldset' },
+      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
+      { name: 'pen-card', path: at('B4', '/card'), ready: 'table' },
+      { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
+      { name: 'methods', path: '/methods', ready: 'article' },
+      { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
+      { name: 'shelf-finishes', path: '/shelf/finishes', ready: '.bottles', first: async page => page.getByText('Melamine lacquer').first().click() },
       { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
       { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
-      { name: 'phone-bench', path: '/', ready: '.rows', size: PHONE },
-      { name: 'phone-plan', path: at('C2'), ready: '.surface svg', size: PHONE },
-      { name: 'phone-work', path: at('B1', '/work'), ready: '.title', size: PHONE },
+      { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
     ]
     mkdirSync(FOLDER, { recursive: true })
     for (const { name, path, size = WIDE, dark, ready, first } of shots) {
@@ -67,6 +67,13 @@ await main(async () => {
   }
 })
 
+/** The finish panel, once its choices are worked out. */
+async function openFinish(page: Page) {
+  await page.getByRole('button', { name: 'Finish', exact: true }).click()
+  await page.locator('.choices button').first().waitFor()
+  await page.locator('.finish').scrollIntoViewIfNeeded()
+}
+
 /** Goes on with the space bar until the next thing to do stands there. */
 async function space(page: Page, until: RegExp): Promise<void> {
   for (let times = 0; times < 30 && !until.test(await page.locator('.title').textContent() ?? ''); times++) {
@@ -80,10 +87,6 @@ async function measureTip(page: Page): Promise<void> {
   await page.getByRole('button', { name: /tip end/ }).click()
   await page.getByLabel('The calliper says').fill('11.9 mm')
   await page.keyboard.press('Enter')
-}
-
-async function toDry(page: Page): Promise<void> {
-  await space(page, /^Dry/)
 }
 
 async function chooseOak(page: Page): Promise<void> {

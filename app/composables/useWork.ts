@@ -20,7 +20,7 @@ export function useWork() {
     const running = store.state?.waits.find(one => one.before === store.state?.next?.id)
     if (!running) return undefined
     const left = (Date.parse(running.until) - now.value.getTime()) / 1000
-    return { ...running, left, over: left <= 0, countdown: left > 86_400 ? formatSpan(left) : formatCountdown(left), ready: clockTime(running.until, now.value) }
+    return { ...running, left, over: left <= 0, countdown: left > 86_400 ? formatSpan(left) : formatCountdown(left), ready: clockTime(running.until, now.value), late: running.latest !== undefined && Date.parse(running.latest) < now.value.getTime() }
   })
   const begins = computed(() => store.state && !store.state.begun)
   const doneKey = computed(() => begins.value ? 'Begin' : words.value?.done ?? '')

@@ -9,7 +9,7 @@ import type { Pen } from '~~/server/db/pens'
 /** One pen with its plan and its log; all that its screens show is worked out from these two. */
 export const usePen = defineStore('pen', () => {
   const outbox = useOutbox()
-  const { units } = storeToRefs(useWorkshop())
+  const { units, air } = storeToRefs(useWorkshop())
   const whole = ref<WholePen>()
   const entered = ref<BenchEvent[]>([])
 
@@ -29,11 +29,11 @@ export const usePen = defineStore('pen', () => {
     const id = pen.value?.id
     return [...whole.value?.events ?? [], ...entered.value, ...outbox.pending].filter(event => event.pen === id)
   })
-  const state = computed(() => planned.value && replay(planned.value, events.value))
+  const state = computed(() => planned.value && replay(planned.value, events.value, air.value))
   /** The plan as it stands, with what is being sized and the repairs chosen at the bench. */
   const plan = computed(() => state.value?.plan)
   const traced = computed(() => plan.value && state.value && trace(plan.value, leftOut(state.value.steps)))
-  const said = computed(() => plan.value && traced.value ? remarks(plan.value, traced.value, units.value) : [])
+  const said = computed(() => plan.value && traced.value ? remarks(plan.value, traced.value, units.value, new Date().toISOString()) : [])
   /** The latest diameter measured at each place, and how it will end. */
   const measured = computed(() => {
     const latest = new Map(state.value?.measured.map(one => [`${one.barrel} ${one.fromTip}`, one]))

@@ -11,6 +11,8 @@ export function figureText({ value, unit }: Figure): string {
   if (unit === '°C') return units.temperature(value)
   if (unit === 'N') return units.force(value)
   if (unit === 'g') return units.mass(value)
+  if (unit === 'money') return (value / 100).toFixed(2)
+  if (unit === 'ml') return `${value.toFixed(value < 1 ? 2 : 1)} ml`
   if (unit === 'm/min') return units.speed(value)
   return `${value.toFixed(DIGITS[unit] ?? 0)}${unit ? ` ${unit}` : ''}`
 }

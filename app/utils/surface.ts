@@ -1,5 +1,5 @@
 import { deepest } from '#core/sanding'
-import type { PlanTrace, StepTrace } from '#core/plan'
+import type { PlanTrace, ProductRole, StepTrace } from '#core/plan'
 import { abrasiveName } from '#core/abrasives'
 
 /** One column of the surface drawing: what a step finds and what it leaves, in µm. */
@@ -25,18 +25,21 @@ function columnOf({ step, before, after }: StepTrace): Omit<SurfaceColumn, 'step
   switch (step.kind) {
     case 'turn': return { wood: { before: 0, after: deepest(after.wood) } }
     case 'sand': return { wood: { before: deepest(before.wood), after: deepest(after.wood) } }
-    case 'coat': return { film: { mean, unevenness, scratch: 0 } }
-    case 'level': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean + before.film.unevenness / 2 } }
+    case 'coat': return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
+    case 'level': case 'cut back': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean + before.film.unevenness / 2 } }
     case 'smooth': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean } }
-    case 'polish': return { film: { mean, unevenness, scratch: 0 } }
+    case 'polish': return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
     default: return undefined
   }
 }
 
+/** Short names of coats under the drawing. */
+const COAT_LABELS: Partial<Record<ProductRole, string>> = { 'thin CA': 'thin', 'medium CA': 'medium', 'thick CA': 'thick', 'sanding sealer': 'sealer', 'friction polish': 'friction', 'carnauba wax': 'wax', 'melamine lacquer': 'lacquer', 'spray lacquer': 'spray', 'wipe-on finish': 'wipe-on', 'shellac wax': 'wax' }
+
 function labelOf({ step }: StepTrace): string {
-  if (step.kind === 'level') return `level ${abrasiveName(step.abrasive)}`
+  if (step.kind === 'level' || step.kind === 'cut back') return `${step.kind} ${abrasiveName(step.abrasive)}`
   if ('abrasive' in step) return abrasiveName(step.abrasive)
-  if (step.kind === 'coat') return `${step.product.role === 'thin CA' ? 'thin' : 'medium'}${step.soak ? ', soak' : ''}`
+  if (step.kind === 'coat') return `${COAT_LABELS[step.product.role] ?? step.product.role}${step.soak ? ', soak' : ''}`
   return step.kind
 }
 

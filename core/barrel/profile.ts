@@ -62,5 +62,15 @@ export function volumeOf(profile: Profile): number {
   }, 0)
 }
 
+/** Surface along the outline, mm²: π · d along the length. The slope is passed over, which on a pen is less than one in a hundred. */
+export function surfaceOf(profile: Profile): number {
+  const { points } = profile
+  return points.slice(1).reduce((sum, point, index) => {
+    const from = points[index]!.at
+    const width = point.at - from
+    return sum + width * NODES.reduce((part, [t, weight]) => part + weight * Math.PI * diameterAt(profile, from + t * width), 0)
+  }, 0)
+}
+
 /** Volume of a round bar, mm³. */
 export const barVolume = (diameter: number, length: number): number => Math.PI / 4 * diameter ** 2 * length

@@ -1,5 +1,7 @@
 export * from './event'
+export * from './growths'
 export * from './observations'
 export * from './record'
 export * from './replay'
 export * from './summary'
+export * from './uses'

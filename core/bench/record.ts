@@ -1,3 +1,4 @@
+import type { AirReading } from '../climate'
 import type { Plan, Step, WaitPurpose } from '../plan'
 import { trace } from '../plan'
 import { inOrder, type BenchEvent } from './event'
@@ -41,9 +42,9 @@ export interface PenRecord {
 const PAUSE = { times: 5, over: 600 }
 
 /** The record of one pen: each step with its time, the waits kept or cut short, coats, defects and the hands-on time in all. */
-export function record(planned: Plan, events: Iterable<BenchEvent>): PenRecord {
+export function record(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): PenRecord {
   const log = inOrder(events)
-  const state = replay(planned, log)
+  const state = replay(planned, log, air)
   const { plan } = state
   const holding = inForce(log)
   // Noting and mending a defect counts to the step that is under way, so only steps part the time.
@@ -54,7 +55,7 @@ export function record(planned: Plan, events: Iterable<BenchEvent>): PenRecord {
 
   const rows = state.steps.map((one, index): RecordRow => {
     const expected = traced[index]!.handsOn.value
-    const wait = one.status === 'done' ? waitOf(plan, one.step, state.steps) : undefined
+    const wait = one.status === 'done' ? waitOf(plan, one.step, state.steps, air) : undefined
     const row = { step: one.step, status: one.status, at: one.at ?? null, planned: expected }
     if (one.status !== 'done') return { ...row, handsOn: null, timing: null, wait: null }
     const kept: KeptWait | null = wait

@@ -1,6 +1,7 @@
 import type { Defect, RepairWay } from '../defects'
-import { coatCount, endOfRepair, stepWait, withRepairs, type ChosenRepair, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
-import type { Figure } from '../figures'
+import { coatCount, endOfRepair, stepWaits, withRepairs, type ChosenRepair, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
+import { airAt, waitEnds, type AirReading, type Climate } from '../climate'
+import { worked, type Figure } from '../figures'
 import { inOrder, type BenchEvent, type EventOf } from './event'
 import { inForce } from './undo'
 
@@ -20,7 +21,17 @@ export interface RunningWait {
   purpose: WaitPurpose
   from: string
   until: string
+  /** By when the next step should have been done, where it must not be put off. */
+  latest?: string
   length: Figure
+}
+
+/** A step that was done before its wait was over, or after the latest time for it; `by` in s. */
+export interface OffTime {
+  step: string
+  purpose: WaitPurpose
+  when: 'early' | 'late'
+  by: number
 }
 
 export interface DefectState extends Defect {
@@ -55,6 +66,8 @@ export interface BenchState {
   next: Step | null
   /** Every wait that counts from a step done, for a step still open, in the order of those steps. */
   waits: RunningWait[]
+  /** Steps done too early or too late, in their order. */
+  offTime: OffTime[]
   coats: { on: number, planned: number }
   defects: DefectState[]
   /** What was looked at, by step and check; the last answer counts. */
@@ -69,8 +82,11 @@ export interface BenchState {
   log: LogEntry[]
 }
 
-/** The state of one pen from its plan and its log. Any order and any repetition of the same events gives the same state. */
-export function replay(planned: Plan, events: Iterable<BenchEvent>): BenchState {
+/**
+ * The state of one pen from its plan, its log, and the air of the workshop as it was read since (in the order of time; the plan's own air before the first). Any order and any
+ * repetition of the same events gives the same state.
+ */
+export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): BenchState {
   const ordered = inOrder(events)
   const holding = inForce(ordered)
   const held = ordered.filter(event => holding.has(event.id))
@@ -91,10 +107,11 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>): BenchState 
     begun: held.some(event => event.kind !== 'undo'),
     finished: next === null && steps.length > 0,
     next,
-    waits: runningWaits(plan, steps),
+    waits: runningWaits(plan, steps, air),
+    offTime: steps.flatMap(state => offTime(plan, state, steps, air) ?? []),
     coats: { on: steps.filter(({ step, status }) => step.kind === 'coat' && status === 'done').length, planned: coatCount(plan) },
     defects: defectStates(held, plan, steps),
-    checks: new Map(held.flatMap(event => event.kind === 'check' ? [[checkKey(event.payload.step, event.payload.check), event.payload.answer]] : [])),
+    checks: answers(held),
     measured: held.flatMap(event => event.kind === 'measure' ? [{ ...event.payload, id: event.id, at: event.at }] : []),
     offPlan: held.filter(event => isStepEntry(event) && !known.has(event.payload.step)),
     takeBack: lastEntry(held),
@@ -114,20 +131,46 @@ function firstByStep(held: readonly BenchEvent[]): Map<string, EventOf<'done'> |
   return first
 }
 
-function runningWaits(plan: Plan, steps: readonly StepState[]): RunningWait[] {
+function runningWaits(plan: Plan, steps: readonly StepState[], air: readonly AirReading[]): RunningWait[] {
   return steps.flatMap(({ step, status }): RunningWait[] => {
-    const wait = status === 'open' ? waitOf(plan, step, steps) : undefined
+    const wait = status === 'open' ? waitOf(plan, step, steps, air) : undefined
     return wait ? [wait] : []
   })
 }
 
-/** The wait before a step, counted from what was really done; absent while the step it counts from is still open. */
-export function waitOf(plan: Plan, step: Step, steps: readonly StepState[]): RunningWait | undefined {
-  const wait = stepWait(plan, step, leftOut(steps))
-  const since = wait && steps.find(state => state.step.id === wait.since)
-  if (!wait || !step.gate || since?.status !== 'done') return undefined
-  const until = new Date(Date.parse(since.at!) + wait.length.value * 1000).toISOString()
-  return { since: wait.since, before: step.id, purpose: step.gate.purpose, from: since.at!, until, length: wait.length }
+/** The wait before a step, counted from what was really done and through the air as it was; of several the one that ends last. Absent while a step it counts from is still open. */
+export function waitOf(plan: Plan, step: Step, steps: readonly StepState[], air: readonly AirReading[] = []): RunningWait | undefined {
+  const out = leftOut(steps)
+  const planned = stepWaits(plan, step, plan.inputs.climate, out)
+  const all = planned.map((wait, index): RunningWait | undefined => {
+    const at = steps.find(state => state.step.id === wait.since && state.status === 'done')?.at
+    if (!at) return undefined
+    const from = Date.parse(at)
+    const climate = airAt(at, plan.inputs.climate, air)
+    const inAir = (now: Climate) => stepWaits(plan, step, now, out)[index]!
+    const until = waitEnds(from, plan.inputs.climate, air, now => inAir(now).length.value)
+    const changes = air.filter(reading => reading.at > at && Date.parse(reading.at) < until)
+    const { length, latest } = inAir(climate)
+    return {
+      since: wait.since, before: step.id, purpose: step.gate!.purpose, from: at, until: new Date(until).toISOString(),
+      ...(latest ? { latest: new Date(from + latest.value * 1000).toISOString() } : {}),
+      length: changes.length ? worked(length.label, (until - from) / 1000, 's', 'the air changed while it ran: each stretch as its air was', [length, ...changes.map(reading => inAir(reading).length)]) : length,
+    }
+  })
+  if (all.some(wait => !wait)) return undefined
+  return all.reduce((last, wait) => last && last.until >= wait!.until ? last : wait, undefined)
+}
+
+/** Two entries this near to a wait's end count as kept, s: a finger is no clock. */
+const NEAR = 1
+
+function offTime(plan: Plan, { step, status, at }: StepState, steps: readonly StepState[], air: readonly AirReading[]): OffTime | undefined {
+  const wait = status === 'done' && step.gate ? waitOf(plan, step, steps, air) : undefined
+  if (!wait) return undefined
+  const early = (Date.parse(wait.until) - Date.parse(at!)) / 1000
+  const late = wait.latest ? (Date.parse(at!) - Date.parse(wait.latest)) / 1000 : 0
+  if (early > NEAR) return { step: step.id, purpose: wait.purpose, when: 'early', by: early }
+  return late > NEAR ? { step: step.id, purpose: wait.purpose, when: 'late', by: late } : undefined
 }
 
 /** The steps that were skipped, which the plan's figures pass over. */
@@ -136,6 +179,17 @@ export const leftOut = (steps: readonly StepState[]): Set<string> =>
 
 /** The key of an answer in `checks`. */
 export const checkKey = (step: string, check: string): string => `${step} ${check}`
+
+/** What was looked at, the last answer of each; what was seen at a levelling before its sand-through was covered is looked at anew. */
+function answers(held: readonly BenchEvent[]): BenchState['checks'] {
+  const found = new Map<string, 'yes' | 'no'>()
+  for (const event of held) {
+    if (event.kind === 'check') found.set(checkKey(event.payload.step, event.payload.check), event.payload.answer)
+    if (event.kind !== 'repair' || event.payload.way !== 'more coats') continue
+    for (const key of found.keys()) if (key.startsWith(`${event.payload.step} `)) found.delete(key)
+  }
+  return found
+}
 
 /** The repairs in force, the last choice for each defect. */
 function chosenRepairs(held: readonly BenchEvent[]): ChosenRepair[] {

@@ -1,5 +1,6 @@
 import type { Fitting } from '../barrel'
 import { isResin, stepWords, trace, waitWords, type Plan } from '../plan'
+import type { AirReading } from '../climate'
 import type { UnitWords } from '../units'
 import type { BenchEvent } from './event'
 import { leftOut, replay } from './replay'
@@ -25,8 +26,8 @@ export interface PenSummary {
 }
 
 /** The summary of one pen, in the turner's units. */
-export function summarise(planned: Plan, events: readonly BenchEvent[], units: UnitWords): PenSummary {
-  const state = replay(planned, events)
+export function summarise(planned: Plan, events: readonly BenchEvent[], units: UnitWords, air: readonly AirReading[] = []): PenSummary {
+  const state = replay(planned, events, air)
   const { plan } = state
   const traced = trace(plan, leftOut(state.steps))
   const next = traced.steps.find(one => one.step.id === state.next?.id)

@@ -1,7 +1,9 @@
 import fc from 'fast-check'
+import psychrolib from 'psychrolib'
 import { given } from '../figures'
 import { dewPoint, equilibriumMoisture } from './air'
-import { waitIn } from './wait'
+import { airFaults } from './faults'
+import { latestIn, waitIn } from './wait'
 
 // [mem] of the Wood Handbook (USDA Forest Products Laboratory), chapter 4, table at 21.1 °C.
 it.each([[10, 2.5], [30, 6.2], [50, 9.2], [65, 12.0], [80, 16.0], [90, 20.5]])('wood at 21.1 °C and %d %% settles at %d %%', (humidity, moisture) => {
@@ -11,6 +13,16 @@ it.each([[10, 2.5], [30, 6.2], [50, 9.2], [65, 12.0], [80, 16.0], [90, 20.5]])('
 // [mem] of WMO No. 8 and common tables.
 it.each([[20, 50, 9.3], [25, 60, 16.7]])('dew point at %d °C and %d %% is %d °C', (celsius, humidity, dew) => {
   expect(dewPoint(celsius, humidity)).toBeCloseTo(dew, 1)
+})
+
+it('agrees with a psychrometrics package from 0 to 40 °C and 10 to 100 % within a tenth of a degree (psychrolib)', () => {
+  psychrolib.SetUnitSystem(psychrolib.SI)
+  fc.assert(fc.property(fc.double({ min: 0.1, max: 40, noNaN: true }), fc.double({ min: 10, max: 100, noNaN: true }), (celsius, humidity) => {
+    // Below the freezing point the package answers the frost point.
+    const dew = dewPoint(celsius, humidity)
+    fc.pre(dew > 0.5)
+    expect(Math.abs(dew - psychrolib.GetTDewPointFromRelHum(celsius, humidity / 100))).toBeLessThan(0.1)
+  }))
 })
 
 it('saturated air is at its dew point; what is no humidity is refused', () => {
@@ -33,5 +45,26 @@ describe('waitIn', () => {
   it('says what went into it', () => {
     const figure = waitIn({ celsius: 18.5, humidity: 40 }, base, 'moisture', 'wait')
     expect(figure.from?.map(one => one.label)).toEqual(['base', 'for the temperature', 'for the humidity'])
+  })
+  it('lengthens what a label says where it is cold, and never shortens it', () => {
+    const label = (celsius: number) => waitIn({ celsius, humidity: 55 }, base, 'solvent', 'wait', { label: true }).value
+    expect([label(11), label(21), label(31)]).toEqual([120, 60, 60])
+  })
+  it('brings the latest time nearer in the warmth, and never puts it off', () => {
+    const latest = (celsius: number) => latestIn({ celsius, humidity: 55 }, base, 'latest').value
+    expect([latest(11), latest(21), latest(31)]).toEqual([60, 60, 30])
+  })
+})
+
+describe('what the air would do', () => {
+  const kinds = (celsius: number, humidity: number, setsBy: 'moisture' | 'solvent' | 'warmth') => airFaults({ celsius, humidity }, setsBy).map(fault => fault.kind)
+  it('CA blooms above 65 %, a solvent finish blushes above 75 % or near its dew point, and cold holds all of them up [trade]', () => {
+    expect(kinds(20, 64, 'moisture')).toEqual([])
+    expect(kinds(20, 66, 'moisture')).toEqual(['bloom'])
+    expect(kinds(20, 66, 'solvent')).toEqual([])
+    expect(kinds(20, 78, 'solvent')).toEqual(['blush'])
+    // 20 °C at 85 % has its dew point at 17.4 °C [mem] of common tables.
+    expect(kinds(20, 85, 'solvent')).toEqual(['dew'])
+    expect(kinds(8, 50, 'warmth')).toEqual(['cold'])
   })
 })

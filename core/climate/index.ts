@@ -1,3 +1,5 @@
 export * from './air'
+export * from './faults'
+export * from './running'
 export * from './wait'
 export * from './moisture'

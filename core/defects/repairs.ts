@@ -1,10 +1,10 @@
 import type { BarrelId } from '../barrel'
 import type { Defect, DefectKind } from './defect'
 
-/** A way to mend what turning shows, before the ladder. */
-export type RepairWay = 'turn it out' | 'thin CA' | 'shavings and CA' | 'clear CA' | 'new blank'
+/** A way to mend: what turning shows, before the ladder; a sand-through, while the film is built. */
+export type RepairWay = 'turn it out' | 'thin CA' | 'shavings and CA' | 'clear CA' | 'new blank' | 'more coats'
 
-export const repairWays: readonly RepairWay[] = ['turn it out', 'thin CA', 'shavings and CA', 'clear CA', 'new blank']
+export const repairWays: readonly RepairWay[] = ['turn it out', 'thin CA', 'shavings and CA', 'clear CA', 'new blank', 'more coats']
 
 /** What is known where the repair is to be made; lengths in mm. */
 export interface RepairPlace {
@@ -15,6 +15,8 @@ export interface RepairPlace {
   toTurnOff: number
   /** Wall over the tube when finished, at that place. */
   wall: number
+  /** Coats that bring back the film wanted there, and whether any of the planned ones are still to come; absent where nothing on the shelf builds a film. */
+  cover?: { coats: number, product: string, early: boolean }
 }
 
 export interface Repair {
@@ -33,8 +35,9 @@ const DEPTH = 0.5
 const THIN_FILLS = 0.6
 const SHAVINGS_FILL = 3
 
-/** The ways to mend a chip, crack or void before the ladder, the best first. Empty for other defects. */
+/** The ways to mend a chip, crack or void before the ladder, and a sand-through at its levelling, the best first. Empty for other defects. */
 export function repairs(defect: Pick<Defect, 'kind' | 'size'>, place: RepairPlace): Repair[] {
+  if (defect.kind === 'sand-through') return covers(place)
   if (!mendedFirst.includes(defect.kind)) return []
   const depth = defect.kind === 'crack' ? Infinity : defect.size * DEPTH
   const throughWall = defect.kind !== 'crack' && depth >= place.wall + Math.max(0, place.toTurnOff) && defect.size > SHAVINGS_FILL
@@ -52,6 +55,13 @@ function fills(defect: Pick<Defect, 'kind' | 'size'>, { resin }: RepairPlace): O
   if (defect.kind === 'crack') return [thin]
   const shavings = { way: 'shavings and CA' as const, says: 'Its own fine shavings, packed in, and CA', why: 'The wood’s own colour; packed a little over the surface' }
   return defect.size <= THIN_FILLS ? [thin, shavings] : [shavings]
+}
+
+function covers({ cover }: RepairPlace): Repair[] {
+  if (!cover) return []
+  const coats = `${cover.coats} more ${cover.coats === 1 ? 'coat' : 'coats'} of ${cover.product}`
+  const why = cover.early ? 'Early it costs only these coats: what is still planned goes over them' : 'Late it can take in dust and show: blow it clean, and cover it thin before anything else touches it'
+  return [{ way: 'more coats', says: `${coats}, then level again`, why, recommended: true }]
 }
 
 /** What a repair is of: kept in the steps it puts into a plan. */

@@ -4,7 +4,7 @@ export type Origin = 'default' | 'yours' | 'measured' | 'published' | 'worked ou
 /** How far a default may be trusted: published, common practice, recalled from memory, or a starting value of our own model. */
 export type Mark = 'pub' | 'trade' | 'mem' | 'model'
 
-export type Unit = 'mm' | 'mm²' | 'mm³' | 'µm' | 's' | '°C' | '%' | 'g' | 'kg/m³' | 'm/min' | 'rev/min' | 'N' | 'coats' | '×' | ''
+export type Unit = 'mm' | 'mm²' | 'mm³' | 'µm' | 's' | '°C' | '%' | 'g' | 'kg/m³' | 'm/min' | 'rev/min' | 'N' | 'coats' | 'ml' | 'money' | '×' | ''
 
 /** Where a row of reference data comes from. `note` names the publication or says what is invented. */
 export interface Source {

@@ -9,20 +9,21 @@ export interface Film {
   unevenness: number
 }
 
-/** One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm. */
+/**
+ * One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm. To cut back is to
+ * level a thin coat lightly: it may go down to the wood, but never takes wood.
+ */
 export type FilmStep
-  = | { kind: 'coat', product: FilmBuild, onTop: number, applicator: Applicator }
-    | { kind: 'level', scratch: number }
+  = | { kind: 'coat', product: Pick<FilmBuild, 'build' | 'unevenness'>, onTop: number, applicator: Applicator }
+    | { kind: 'level' | 'cut back', scratch: number }
     | { kind: 'smooth', scratchBefore: number }
 
 export const noFilm: Film = { mean: 0, sd: 0, unevenness: 0 }
 
 /** Spread from coat to coat, as a part of its build [model]. */
-const COAT_SPREAD = 0.2
+export const COAT_SPREAD = 0.2
 /** One-sided 95 % of a normal distribution. */
 const Z95 = 1.645
-
-const quadrature = (...values: number[]): number => Math.hypot(...values)
 
 /**
  * The film after one more step. A coat adds its build (what does not soak in), with spread and unevenness in quadrature. Levelling takes the
@@ -30,16 +31,22 @@ const quadrature = (...values: number[]): number => Math.hypot(...values)
  * The scratches of the levelling grit are so counted twice, on the safe side.
  */
 export function filmStep(film: Film, step: FilmStep): Film {
-  if (step.kind === 'coat') {
-    const build = step.product.build * step.onTop
-    return {
-      mean: film.mean + build,
-      sd: quadrature(film.sd, COAT_SPREAD * build),
-      unevenness: quadrature(film.unevenness, step.product.unevenness * applicatorFactor[step.applicator]),
+  switch (step.kind) {
+    case 'coat': {
+      const build = step.product.build * step.onTop
+      return {
+        mean: film.mean + build,
+        sd: Math.hypot(film.sd, COAT_SPREAD * build),
+        unevenness: Math.hypot(film.unevenness, step.product.unevenness * applicatorFactor[step.applicator]),
+      }
     }
+    case 'level': return { ...film, mean: film.mean - film.unevenness / 2 - step.scratch, unevenness: 0 }
+    case 'cut back': {
+      const mean = film.mean - film.unevenness / 2 - step.scratch
+      return mean > 0 ? { ...film, mean, unevenness: 0 } : noFilm
+    }
+    case 'smooth': return { ...film, mean: film.mean - step.scratchBefore }
   }
-  if (step.kind === 'level') return { ...film, mean: film.mean - film.unevenness / 2 - step.scratch, unevenness: 0 }
-  return { ...film, mean: film.mean - step.scratchBefore }
 }
 
 /** The film after a sequence of steps on bare wood. */

@@ -1,3 +1,6 @@
 export * from './coats'
 export * from './film'
+export * from './fit'
 export * from './product'
+export * from './risk'
+export * from './volume'

@@ -6,10 +6,16 @@ export interface FilmBuild {
   build: number
   /** Unevenness it adds, peak to valley. */
   unevenness: number
+  /** Part of the wet coat that stays once it is dry, 0 to 1. */
+  solids: number
   source: Source
 }
 
-/** How the film is put on: closed-cell foam lays it more evenly than paper towel. */
-export type Applicator = 'foam' | 'towel'
+/** How a coat is put on: closed-cell foam lays it more evenly than paper towel; a spray and a stick need no hand. */
+export type Applicator = 'foam' | 'towel' | 'spray' | 'stick'
 
-export const applicatorFactor: Record<Applicator, number> = { foam: 0.6, towel: 1 }
+/** Unevenness of a coat put on this way, against paper towel [model; foam from the trade's preference]. */
+export const applicatorFactor: Record<Applicator, number> = { foam: 0.6, towel: 1, spray: 1, stick: 1 }
+
+/** How much more leaves the bottle than stays on the barrel: what foam and towel hold, and what a spray blows past [model]. */
+export const applicatorWaste: Record<Applicator, number> = { foam: 1.5, towel: 3, spray: 4, stick: 1.2 }

@@ -1,6 +1,11 @@
+import { abrasiveName, grainSize } from '../abrasives'
+import type { DefectKind } from '../defects'
+import { capacity } from '../sanding'
 import type { UnitWords } from '../units'
 import { thinnestSide } from './blank'
-import type { Plan, Step } from './plan'
+import type { ShelfAbrasive } from './inputs'
+import { filmPass } from './methods/levelling'
+import type { Plan, Step, StepOf } from './plan'
 import type { PlanTrace } from './trace'
 
 /** One thing to look at before a step counts as good. */
@@ -9,6 +14,8 @@ export interface Check {
   ask: string
   /** What to do when the answer is no. */
   otherwise: string
+  /** The defect that a no tells of, to be noted with its place. */
+  defect?: DefectKind
 }
 
 /** What is looked at in a step of the preparation, in the order a turner does. */
@@ -40,8 +47,30 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
       ...(two && step.kind === 'turn' ? [{ ...pair, ask: 'Barrels on the mandrel as they grew, marks together?' }] : []),
     ]
     case 'fill': return [{ id: 'full', ask: 'Filled a little over the surface?', otherwise: 'Add more: it sinks as it sets, and a hollow shows under the finish.' }]
+    case 'level': return levelChecks(plan, step, whole)
     default: return []
   }
+}
+
+/** What a levelling is looked at for, and what each answer asks for. */
+function levelChecks(plan: Plan, step: StepOf<'level'>, whole: PlanTrace): Check[] {
+  const at = whole.steps.find(one => one.step.id === step.id)
+  const uneven = at?.before.film.unevenness ?? 0
+  const reaches = uneven <= capacity(filmPass(plan.inputs)(step.abrasive))
+  const coarser = coarserLevel(plan, step)
+  const more = !reaches && coarser ? `This film is about ${uneven.toFixed(0)} µm uneven, more than a piece of ${abrasiveName(step.abrasive)} takes: go to ${abrasiveName(coarser)}, lightly.` : 'Go on, lathe stopped, end to end; a fresh piece if the dust has stopped.'
+  const coats = plan.steps.slice(plan.steps.indexOf(step)).some(one => one.kind === 'coat')
+  return [
+    { id: 'shiny', ask: 'No shiny spot left?', otherwise: `Shiny is low: it has not been reached yet. ${more}` },
+    { id: 'colour', ask: 'No colour on the paper?', otherwise: 'Stop here: colour means the wood. Tap the place, then cover it before you go on.', defect: 'sand-through' },
+    { id: 'dots', ask: 'No white dots?', otherwise: coats ? 'They are low spots full of dust: sand them out now, or the next coat seals them in.' : 'They are low spots full of dust: a little more with this grit, wet; rinse, and look again.' },
+  ]
+}
+
+/** The next coarser wet paper to level with, if the shelf has one. */
+function coarserLevel({ inputs }: Plan, { abrasive }: StepOf<'level'>): ShelfAbrasive | undefined {
+  const grain = grainSize(abrasive.scale, abrasive.mark)
+  return inputs.shelf.abrasives.filter(one => one.wet && one.scale !== 'pad' && grainSize(one.scale, one.mark) > grain).sort((a, b) => grainSize(a.scale, a.mark) - grainSize(b.scale, b.mark))[0]
 }
 
 function offCentre(plan: Plan, whole: PlanTrace, units: UnitWords): string {

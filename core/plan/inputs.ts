@@ -2,8 +2,9 @@ import type { AbrasiveMark } from '../abrasives'
 import type { BarrelId, CutHabits, End, Fitting, Shape } from '../barrel'
 import type { Climate, SetsBy } from '../climate'
 import type { Source } from '../figures'
-import type { Applicator, FilmBuild } from '../film'
+import type { FilmBuild } from '../film'
 import type { Blank } from './blank'
+import type { Method } from './method'
 
 /** Classes of blank that change how it is sanded and finished; a wood or resin belongs to one or more. */
 export type MaterialClass
@@ -33,16 +34,36 @@ export interface ShelfAbrasive extends AbrasiveMark {
   count?: number
 }
 
-/** What a wait is for. */
-export type WaitPurpose = 'square' | 'sand' | 'next coat' | 'level' | 'assemble' | 'hand over'
+/** What a wait is for. “Wipe off” is what an oil is left to soak for. */
+export type WaitPurpose = 'square' | 'sand' | 'next coat' | 'level' | 'wipe off' | 'assemble' | 'hand over'
 
-export type ProductRole = 'thin CA' | 'medium CA' | 'accelerator' | 'tube epoxy' | 'plastic polish' | 'alcohol'
+/** Every kind of product that a plan asks for, named by what it is. */
+export const productRoles = [
+  'thin CA', 'medium CA', 'thick CA', 'accelerator', 'tube epoxy', 'plastic polish', 'fine polish', 'alcohol', 'sanding sealer', 'friction polish', 'carnauba wax',
+  'melamine lacquer', 'wood conditioner', 'shellac wax', 'wipe-on finish', 'finishing oil', 'hard wax', 'spray lacquer',
+] as const
+export type ProductRole = typeof productRoles[number]
 
-/** A base wait at 21 °C and 50 to 65 % humidity, in s. */
+/** A wait in s: at 21 °C and 50 to 65 % humidity if it is ours, as it stands if it is the label's. `latest` is by when the next thing must be done, where it must not be put off. */
 export interface BaseWait {
   plain: number
   accelerated?: number
+  latest?: number
   source: Source
+}
+
+/** The bottle of a product that is in use; amounts in ml, what is not known is absent. */
+export interface Bottle {
+  /** The day it was opened, ISO 8601; absent when not known, null when it is still sealed. */
+  opened?: string | null
+  /** Days it keeps once opened, as the turner has found. */
+  keeps?: number
+  left?: number
+  size?: number
+  /** Further bottles, still sealed. */
+  sealed?: number
+  /** Price of a bottle in minor units of money. */
+  price?: number
 }
 
 /** A glue, finish or polish that is on the shelf, named by what it is. */
@@ -53,30 +74,17 @@ export interface Product {
   film?: FilmBuild
   setsBy?: SetsBy
   waits?: Partial<Record<WaitPurpose, BaseWait>>
+  /** What its own label says, which stands above ours. */
+  label?: Partial<Record<WaitPurpose, BaseWait>>
+  /** Days it keeps once opened, where that is short. */
+  keeps?: { days: number, source: Source }
+  bottle?: Bottle
   source: Source
 }
 
 export interface Shelf {
   abrasives: readonly ShelfAbrasive[]
   products: readonly Product[]
-}
-
-export type MethodId = 'ca-thin-first'
-
-/** A way of finishing, with the settings a turner may change. */
-export interface Method {
-  id: MethodId
-  name: string
-  /** Thin coats that soak in, without accelerator, before the others. */
-  soakCoats: number
-  /** Medium coats at the end, when medium CA is on the shelf. */
-  mediumCoats: number
-  applicator: Applicator
-  /** Spindle speeds, rev/min. */
-  speeds: { sand: number, coat: number, level: number, polish: number }
-  /** Greatest ratio of neighbouring grain sizes. */
-  greatestJump: number
-  source: Source
 }
 
 export type ToolId = 'skew' | 'round carbide' | 'square carbide' | 'gouge'
@@ -87,7 +95,7 @@ export type FilmWish = 'gloss' | 'close'
 /** What the tubes are glued with: what suits what is on the shelf, or as the turner rather has it. */
 export type GlueWish = 'by the shelf' | 'epoxy' | 'CA with accelerator' | 'CA overnight'
 
-/** How a pen is sized and sanded where the turner says so. */
+/** How a pen is sized, sanded and finished where the turner says so. */
 export interface Sizing {
   /** Outlines of the barrels; a slight belly where none is said. */
   shapes?: Partial<Record<BarrelId, Shape>>
@@ -105,6 +113,10 @@ export interface Sizing {
   leave?: number
   /** Spindle speed to sand at, rev/min, where it is not the method's: the other school. */
   sandSpeed?: number
+  /** How deep a finish is wanted, as the least film of a CA finish in µm: 10 barely there, 20 close to the wood, 40 gloss, 80 deep. */
+  depth?: number
+  /** The method as it stands, without the coats that the material would add to it. */
+  asItStands?: boolean
 }
 
 export interface Wishes extends Sizing {
@@ -130,4 +142,6 @@ export interface PlanInputs {
   habits?: Habits
   /** The turner's own cut rate and capacity on wood, as factors on the model's, once something is learnt. */
   own?: { rate: number, capacity: number }
+  /** What the turner's own coats build, µm, by product, once something was measured. */
+  builds?: Readonly<Record<string, number>>
 }

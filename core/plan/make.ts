@@ -1,6 +1,8 @@
 import type { PlanInputs, Product, ShelfAbrasive } from './inputs'
 import { shelfLadder } from './ladder'
-import { caFilmSteps, productFor } from './methods/ca-film'
+import { finishSteps } from './methods/finish'
+import { layersFor } from './methods/layers'
+import { productFor } from './methods/products'
 import type { CleanHow, Plan } from './plan'
 import { sandingProblem, usableBare } from './sanding'
 import { bleeds, hasJoint, isOily, isResin, isSoft } from './traits'
@@ -15,10 +17,14 @@ export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
 
   const thin = productFor(inputs, 'thin CA')
   const harden = isSoft(inputs.material) && thin ? [step({ id: 'harden', phase: 'sand', kind: 'harden', product: thin })] : []
-  const ladder = woodLadder(inputs, goesOn).map((abrasive, index) => step({
+  const grits = woodLadder(inputs, goesOn)
+  const ladder = grits.map((abrasive, index) => step({
     id: `sand.${abrasive.id}`, phase: 'sand', kind: 'sand', abrasive,
     ...(index === 0 && harden.length ? { gate: { purpose: 'sand', since: 'harden' } as const } : {}),
   }))
+
+  const finish = finishSteps(inputs, barrels, grits.at(-1))
+  const waits = (purpose: 'assemble' | 'hand over') => finish.some(one => one.kind === 'coat') ? { gate: { purpose, since: 'coat' } as const } : {}
 
   return {
     form: 1,
@@ -33,11 +39,12 @@ export function makePlan(inputs: PlanInputs, goesOn?: number): Plan {
       step({ id: 'turn', phase: 'turn', kind: 'turn' }),
       ...harden,
       ...ladder,
+      ...toTry(inputs).map(product => step({ id: `try.${product.id}`, phase: 'clean', kind: 'try', product } as const)),
       step({ id: 'clean', phase: 'clean', kind: 'clean', how: cleaning(inputs) }),
-      ...caFilmSteps(inputs, barrels),
+      ...finish,
       step({ id: 'ends', phase: 'assemble', kind: 'ends' }),
-      step({ id: 'assemble', phase: 'assemble', kind: 'assemble', gate: { purpose: 'assemble', since: 'coat' } }),
-      step({ id: 'check', phase: 'assemble', kind: 'check', gate: { purpose: 'hand over', since: 'coat' } }),
+      step({ id: 'assemble', phase: 'assemble', kind: 'assemble', ...waits('assemble') }),
+      step({ id: 'check', phase: 'assemble', kind: 'check', ...waits('hand over') }),
     ],
   }
 }
@@ -68,6 +75,14 @@ function woodLadder(inputs: PlanInputs, goesOn?: number): ShelfAbrasive[] {
     from: goesOn ?? problem.from, target: problem.target, abrasives: usableBare(inputs), pass, greatestJump: problem.greatestJump,
     firstGrain: goesOn === undefined ? problem.firstGrain! : 0, insist: goesOn === undefined ? problem.insist! : [],
   })
+}
+
+/** Products of the method whose solvent could craze the resin of this blank: tried on an offcut first, unless the method is wanted as it stands. */
+function toTry(inputs: PlanInputs): Product[] {
+  const { material, wishes } = inputs
+  if (wishes.asItStands || !(isResin(material) || material.classes.includes('hybrid'))) return []
+  const products = layersFor(inputs).layers.flatMap(layer => productFor(inputs, layer.role) ?? []).filter(product => product.setsBy === 'solvent')
+  return [...new Set(products)]
 }
 
 /** How the blank is cleaned before the first coat. A bleeding wood or a joint is never wiped wet, oil or not. */

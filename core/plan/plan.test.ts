@@ -122,9 +122,9 @@ describe('the material steers', () => {
   it('hardens a soft wood before its first grit, and waits for it', () => {
     const plan = planFor('spalted-apple')
     const first = plan.steps.find(step => step.kind === 'sand')!
-    expect(gateSince(plan, first)?.kind).toBe('harden')
+    expect(gateSince(plan, first).map(step => step.kind)).toEqual(['harden'])
   })
-  it('says that resin is usually polished bare', () => expect(said(planFor('green-resin'))).toMatch(/usually polished bare/))
+  it('says that resin needs no film', () => expect(said(planFor('green-resin'))).toMatch(/Resin takes a gloss by itself|resin takes a gloss by itself/))
 })
 
 describe('coats and waits', () => {
@@ -153,8 +153,8 @@ describe('coats and waits', () => {
     const plan = planFor()
     const last = plan.steps.findLast(step => step.kind === 'coat')!
     const level = plan.steps.find(step => step.kind === 'level')!
-    expect(gateSince(plan, level)?.id).toBe(last.id)
-    expect(gateSince(plan, level, new Set([last.id]))?.id).toBe(`coat.${coatCount(plan) - 1}`)
+    expect(gateSince(plan, level).at(-1)?.id).toBe(last.id)
+    expect(gateSince(plan, level, new Set([last.id])).at(-1)?.id).toBe(`coat.${coatCount(plan) - 1}`)
   })
 })
 

@@ -1,5 +1,6 @@
 import type { BarrelId } from '../barrel'
 import type { RepairOf } from '../defects'
+import type { Applicator } from '../film'
 import type { PlanInputs, Product, ShelfAbrasive, WaitPurpose } from './inputs'
 
 /** The order of the work; a step never comes before one of an earlier phase. */
@@ -33,9 +34,13 @@ export type Step = StepBase & (
   | { kind: 'harden', product: Product }
   | { kind: 'sand', abrasive: ShelfAbrasive }
   | { kind: 'clean', how: CleanHow }
-  | { kind: 'coat', product: Product, number: number, accelerated: boolean, soak: boolean }
-  | { kind: 'level' | 'smooth', abrasive: ShelfAbrasive }
   | { kind: 'polish', product: Product }
+  | { kind: 'try' | 'wipe off', product: Product }
+  | { kind: 'buff' }
+  /** `speed` is in rev/min, 0 with the lathe off; `mends` names the defect that it covers. */
+  | { kind: 'coat', product: Product, number: number, accelerated: boolean, soak: boolean, speed: number, applicator: Applicator, mends?: string }
+  | { kind: 'level', abrasive: ShelfAbrasive }
+  | { kind: 'smooth' | 'cut back', abrasive: ShelfAbrasive }
 )
 
 export type StepKind = Step['kind']
@@ -50,12 +55,18 @@ export interface Plan {
 
 const NONE: ReadonlySet<string> = new Set()
 
-/** The step that a gate counts from: the nearest one of its kind before the gated step, those left out passed over. */
-export function gateSince(plan: Plan, step: Step, leftOut = NONE): Step | undefined {
+/** Waits that every product put on has to keep, not only the last: a lacquer under a wax cures on. */
+const OF_EACH: ReadonlySet<WaitPurpose> = new Set(['level', 'assemble', 'hand over'])
+
+/**
+ * The steps that a gate counts from: the nearest one of its kind before the gated step, those left out passed over; for what must be hard all through, the last coat of every product.
+ */
+export function gateSince(plan: Plan, step: Step, leftOut = NONE): Step[] {
   const { gate } = step
-  if (!gate) return undefined
-  const before = plan.steps.slice(0, plan.steps.indexOf(step))
-  return before.findLast(earlier => earlier.kind === gate.since && !leftOut.has(earlier.id))
+  if (!gate) return []
+  const before = plan.steps.slice(0, plan.steps.indexOf(step)).filter(earlier => earlier.kind === gate.since && !leftOut.has(earlier.id))
+  if (!OF_EACH.has(gate.purpose)) return before.slice(-1)
+  return [...new Map(before.map(earlier => ['product' in earlier ? earlier.product?.id : '', earlier])).values()]
 }
 
 /** How many coats of film the plan puts on. */

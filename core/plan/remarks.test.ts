@@ -14,7 +14,8 @@ const dropPads = (shelf: Shelf): Shelf => ({ ...shelf, abrasives: shelf.abrasive
 it('has nothing to say of a close-grained wood on a usual shelf in fair air', () => expect(of()).toEqual([]))
 
 it.each<[string, Partial<PlanInputs>, string, RegExp]>([
-  ['no thin CA', { shelf: without('thin-ca') }, 'apple', /no coats in this plan/],
+  ['no thin CA', { shelf: without('thin-ca') }, 'apple', /No thin CA on the shelf: its coats are left out/],
+  ['nothing to coat with', { shelf: without('thin-ca', 'medium-ca') }, 'apple', /No thin CA on the shelf, so there are no coats in this plan/],
   ['no accelerator', { shelf: without('accelerator') }, 'apple', /every coat waits to set by itself/],
   ['no plastic polish', { shelf: without('plastic-polish') }, 'apple', /stays as the last grit leaves it/],
   ['no P600 or finer paper', { shelf: without('P-600', 'P-800', 'pad-1500', 'pad-1800', 'pad-2400', 'pad-3200', 'pad-3600', 'pad-4000', 'pad-6000', 'pad-8000', 'pad-12000') }, 'apple', /stay in the blank; a film hides 8 µm/],

@@ -1,53 +1,82 @@
 import { barrelNames, meeting } from '../barrel'
-import { BLOOM_HUMIDITY } from '../climate'
+import { airFaults } from '../climate'
 import { deepest } from '../sanding'
 import { unitWords, type UnitWords } from '../units'
 import { blankFaults } from './blank'
-import { productFor } from './methods/ca-film'
+import { familyOf, layersFor, productFor, suitability } from './methods'
+import { hasFilm } from './method'
+import { keepsUntil, shortages } from './needs'
 import type { Plan } from './plan'
-import { glossForgives, leastFilm, mayLeave } from './targets'
+import { forgives, leastFilm, mayLeave } from './targets'
 import type { PlanTrace } from './trace'
-import { bleeds, isOily, isResin } from './traits'
+import { bleeds, isOily } from './traits'
 
 /** Something a turner should know about a plan: what is so, and what to do about it. `gap`: the plan falls short until it is mended. */
 export interface Remark {
   weight: 'gap' | 'note'
   says: string
   remedy: string
+  /** The part of the shelf where it is mended. */
+  shelf?: 'abrasives' | 'finishes'
 }
 
-/** What is missing, what falls short and what the material asks for, gaps first. */
-export function remarks(plan: Plan, traced: PlanTrace, units: UnitWords = unitWords('metric')): Remark[] {
-  return [...shelfGaps(plan), ...surfaceGaps(plan, traced), ...sizeGaps(plan, traced, units), ...materialNotes(plan)]
+/** What is missing, what falls short and what the material asks for, gaps first. `today` (ISO 8601) tells which bottles are past their time; without it none are. */
+export function remarks(plan: Plan, traced: PlanTrace, units: UnitWords = unitWords('metric'), today?: string): Remark[] {
+  return [...shelfGaps(plan), ...bottleGaps(traced, today), ...surfaceGaps(plan, traced), ...sizeGaps(plan, traced, units), ...materialNotes(plan), ...airNotes(plan)]
     .sort((a, b) => Number(a.weight === 'note') - Number(b.weight === 'note'))
 }
 
-function shelfGaps({ inputs }: Plan): Remark[] {
+function shelfGaps({ inputs, steps }: Plan): Remark[] {
   const lacks = (role: Parameters<typeof productFor>[1]) => !productFor(inputs, role)
   const found: Remark[] = []
-  if (lacks('thin CA')) found.push({ weight: 'gap', says: 'No thin CA on the shelf, so there are no coats in this plan.', remedy: 'Put thin CA on the shelf, then plan again.' })
-  if (lacks('accelerator')) found.push({ weight: 'note', says: 'No accelerator on the shelf: every coat waits to set by itself.', remedy: 'The waits are planned for that.' })
-  if (lacks('plastic polish')) found.push({ weight: 'note', says: 'No plastic polish on the shelf: the film stays as the last grit leaves it.', remedy: 'Put a plastic polish on the shelf for the last gloss.' })
+  const { method } = inputs
+  const { missing } = layersFor(inputs)
+  const coats = steps.some(step => step.kind === 'coat')
+  for (const role of missing) {
+    const names = role.replace(/ca\b/, 'CA')
+    found.push(coats
+      ? { weight: 'gap', says: `No ${names} on the shelf: its coats are left out.`, remedy: `Put ${names} on the shelf, or choose another finish.` }
+      : { weight: 'gap', says: `No ${names} on the shelf, so there are no coats in this plan.`, remedy: `Put ${names} on the shelf, then plan again.` })
+  }
+  if (lacks('accelerator') && method.layers.some(layer => layer.accelerate)) found.push({ weight: 'note', says: 'No accelerator on the shelf: every coat waits to set by itself.', remedy: 'The waits are planned for that.' })
+  if (lacks('plastic polish') && method.polishes > 0) found.push({ weight: 'note', says: `No plastic polish on the shelf: the ${hasFilm(method) ? 'film' : 'surface'} stays as the last grit leaves it.`, remedy: 'Put a plastic polish on the shelf for the last gloss.' })
+  if (lacks('fine polish') && method.polishes > 1) found.push({ weight: 'note', says: 'No fine polish on the shelf: the cutting polish is the last.', remedy: 'Put a fine polish on the shelf for the last haze.' })
   if (lacks('tube epoxy') && lacks('thin CA') && lacks('medium CA')) found.push({ weight: 'gap', says: 'Nothing on the shelf glues a tube.', remedy: 'Put epoxy or CA on the shelf, then plan again.' })
-  return found
+  return found.map(remark => ({ ...remark, shelf: 'finishes' }))
+}
+
+/** Bottles with too little in them, and those opened too long ago. */
+function bottleGaps({ needs }: PlanTrace, today: string | undefined): Remark[] {
+  const ml = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} ml`
+  const short = shortages(needs).map(({ product, short: by, sealed }): Remark => sealed > 0
+    ? { weight: 'note', says: `The open bottle of ${product.name} is ${ml(by)} short.`, remedy: 'The next bottle is still sealed: have it at hand, and open it only when this one is empty.' }
+    : { weight: 'gap', says: `Not enough ${product.name}: ${ml(by)} is missing.`, remedy: 'Get a bottle before you begin to coat, or choose a thinner finish.', shelf: 'finishes' })
+  const old = needs.flatMap(({ product }): Remark[] => {
+    const until = keepsUntil(product)
+    return today && until && today.slice(0, 10) > until ? [{ weight: 'note', says: `${product.name} was opened on ${product.bottle!.opened!.slice(0, 10)} and keeps until about ${until}.`, remedy: 'Try a drop on scrap: thick or slow means a fresh bottle.' }] : []
+  })
+  return [...short, ...old]
 }
 
 function surfaceGaps(plan: Plan, traced: PlanTrace): Remark[] {
   const found: Remark[] = []
   const last = traced.steps.at(-1)!.after
   const wood = deepest(last.wood)
-  const hidden = mayLeave(plan.inputs.wishes).value
+  const hidden = mayLeave(plan.inputs).value
+  const { method } = plan.inputs
   if (wood > hidden + 1e-6) {
-    found.push({ weight: 'gap', says: `Scratches ${wood.toFixed(1)} µm deep stay in the blank; ${plan.inputs.wishes.leave === undefined ? 'a film hides' : 'you wanted at most'} ${hidden} µm.`, remedy: plan.inputs.wishes.ladder ? 'Look at the sanding ladder.' : 'Put a finer dry abrasive on the shelf, about P600.' })
+    found.push({ weight: 'gap', says: `Scratches ${wood.toFixed(1)} µm deep stay in the blank; ${plan.inputs.wishes.leave !== undefined ? 'you wanted at most' : hasFilm(method) ? 'a film hides' : `a ${method.sheen} forgives`} ${hidden} µm.`, remedy: plan.inputs.wishes.ladder ? 'Look at the sanding ladder.' : `Put a finer dry abrasive on the shelf, about ${hasFilm(method) ? 'P600' : '9 µm or less'}.`, ...(plan.inputs.wishes.ladder ? {} : { shelf: 'abrasives' }) })
   }
-  if (last.coats && !plan.steps.some(step => step.kind === 'level')) {
-    found.push({ weight: 'gap', says: 'No wet abrasive from P320 to P800 on the shelf to level the film with.', remedy: 'Put wet P400 and P600 on the shelf, then plan again.' })
-  } else if (last.filmScratch > glossForgives.value + 1e-6) {
-    found.push({ weight: 'gap', says: `The film keeps scratches of ${last.filmScratch.toFixed(1)} µm; a high gloss hides ${glossForgives.value} µm.`, remedy: 'Put finer wet pads or paper on the shelf, about 9 µm or less.' })
+  const levels = method.levelling !== 'never'
+  const sheen = forgives(method.sheen)
+  if (last.coats && levels && !plan.steps.some(step => step.kind === 'level')) {
+    found.push({ weight: 'gap', says: 'No wet abrasive from P320 to P800 on the shelf to level the film with.', remedy: 'Put wet P400 and P600 on the shelf, then plan again.', shelf: 'abrasives' })
+  } else if (levels && last.filmScratch > sheen.value + 1e-6) {
+    found.push({ weight: 'gap', says: `The film keeps scratches of ${last.filmScratch.toFixed(1)} µm; a ${method.sheen} hides ${sheen.value} µm.`, remedy: 'Put finer wet pads or paper on the shelf, about 9 µm or less.', shelf: 'abrasives' })
   }
-  const wanted = leastFilm(plan.inputs.wishes.film).value
+  const wanted = leastFilm(plan.inputs).value
   if (last.coats && traced.filmThinnest.value < wanted) {
-    found.push({ weight: 'gap', says: `Only ${traced.filmThinnest.value.toFixed(0)} µm of film is sure at the thinnest place; ${wanted} µm is wanted.`, remedy: 'Add coats, or level with a finer grit.' })
+    found.push({ weight: 'gap', says: `Only ${traced.filmThinnest.value.toFixed(0)} µm of film is sure at the thinnest place; ${wanted.toFixed(0)} µm is wanted.`, remedy: method.family === 'CA film' ? 'Add coats, or level with a finer grit.' : 'Allow more coats in the method, or wish for less depth.' })
   }
   const lifted = traced.steps.find(one => one.grit?.jump !== undefined && one.grit.jump > plan.inputs.method.greatestJump + 1e-6)
   if (lifted?.grit?.jump) {
@@ -80,12 +109,27 @@ function sizeGaps({ inputs }: Plan, { size, ends, ...rest }: PlanTrace, units: U
   return found
 }
 
+/** How the finish goes with the blank, what the blank added to it, and what it asks for. */
 function materialNotes({ inputs }: Plan): Remark[] {
-  const { material, climate } = inputs
+  const { material, method } = inputs
   const found: Remark[] = []
-  if (isResin(material)) found.push({ weight: 'note', says: 'Cast resin is usually polished bare, to glass, without a film.', remedy: 'This plan puts a CA film over it; skip the coats and polish the resin if you rather would.' })
-  if (bleeds(material)) found.push({ weight: 'note', says: `${material.name} bleeds: a wet wipe or a wet coat carries its colour.`, remedy: 'Blow it clean, seal with thin CA, keep its dust off pale wood.' })
+  const { verdict, reasons } = suitability(method.family, material)
+  const against = reasons.filter(reason => reason.weight === (verdict === 'does not suit' ? 'against' : 'care'))
+  if (verdict !== 'suits') {
+    const says = verdict === 'does not suit' ? `${method.name} does not suit ${material.name}` : `${method.name} on ${material.name} asks for care`
+    found.push({ weight: verdict === 'does not suit' ? 'gap' : 'note', says: `${says}: ${against.map(reason => lowerFirst(reason.says)).join('; ')}.`, remedy: verdict === 'does not suit' ? 'Look at the other finishes: the ones that suit stand first. Or keep it, knowing this.' : `${familyOf(method.family).asks}.` })
+  }
+  for (const { says, why } of layersFor(inputs).adjustments) found.push({ weight: 'note', says: `${says}.`, remedy: `${why}.` })
+  if (bleeds(material)) found.push({ weight: 'note', says: `${material.name} bleeds: a wet wipe or a wet coat carries its colour.`, remedy: 'Blow it clean, seal it thin, keep its dust off pale wood.' })
   if (isOily(material)) found.push({ weight: 'note', says: `${material.name} is oily: coats can lift and set slowly.`, remedy: bleeds(material) ? 'Thin CA at once after the last grit, without a wet wipe.' : 'Wipe with alcohol just before the first coat and let it flash off.' })
-  if (climate.humidity > BLOOM_HUMIDITY) found.push({ weight: 'note', says: `At ${climate.humidity.toFixed(0)} % humidity CA may bloom white.`, remedy: 'Warm or dry the air, or coat on a drier evening.' })
   return found
+}
+
+const lowerFirst = (text: string): string => text.startsWith('CA') ? text : text[0]!.toLowerCase() + text.slice(1)
+
+/** What the air would do to the products of the plan, told before their bottles are opened. */
+function airNotes({ inputs, steps }: Plan): Remark[] {
+  const kinds = new Set(steps.flatMap(step => step.kind === 'coat' && step.product.setsBy ? [step.product.setsBy] : []))
+  const faults = [...kinds].flatMap(setsBy => airFaults(inputs.climate, setsBy))
+  return [...new Map(faults.map(fault => [fault.kind, fault])).values()].map(({ says, remedy }): Remark => ({ weight: 'note', says, remedy }))
 }

@@ -29,9 +29,9 @@ export function revisePlan(plan: Plan, change: Partial<PlanInputs>, done: Readon
   return { ...fresh, steps: [...left, ...doneNow, ...rest, ...fresh.steps.filter(step => rank(step) > reached)] }
 }
 
-/** Whether a grit is finer than all grits done in its phase; true for what is not a grit. */
+/** Whether a grit of a ladder is finer than all grits done in its phase; true for what is not one. */
 function isFiner(step: Step, done: readonly Step[]): boolean {
-  if (!('abrasive' in step)) return true
+  if (!('abrasive' in step) || step.phase === 'coat') return true
   const grain = grainSize(step.abrasive.scale, step.abrasive.mark)
   return done.every(one => !('abrasive' in one) || grainSize(one.abrasive.scale, one.abrasive.mark) > grain)
 }

@@ -34,7 +34,7 @@ export function sandingProblem(inputs: PlanInputs): LadderProblem {
   const abrasives = usableBare(inputs)
   const from = startMarks(inputs.wishes).value
   return {
-    from, target: mayLeave(inputs.wishes).value, overhead: gritOverhead.value, greatestJump: jumpOf(inputs), firstGrain: firstGrain(inputs, abrasives, from),
+    from, target: mayLeave(inputs).value, overhead: gritOverhead.value, greatestJump: jumpOf(inputs), firstGrain: firstGrain(inputs, abrasives, from),
     rungs: abrasives.map(one => ({ id: one.id, pass: passFor(inputs)(one) })),
     insist: (inputs.wishes.insist ?? []).filter(id => abrasives.some(one => one.id === id)),
   }
@@ -75,7 +75,7 @@ export function reviewOf(plan: Plan, traced: PlanTrace): Review {
   return reviewLadder(sandSteps(plan).map(({ abrasive }) => ({
     id: abrasive.id, name: abrasiveName(abrasive), scale: abrasive.scale, number: abrasive.mark, pass: pass(abrasive), wet: !abrasive.dry,
   })), {
-    from: startMarks(inputs.wishes).value, origin: `the ${inputs.wishes.tool}`, forgives: mayLeave(inputs.wishes).value, greatestJump: jumpOf(inputs), overhead: gritOverhead.value,
+    from: startMarks(inputs.wishes).value, origin: `the ${inputs.wishes.tool}`, forgives: mayLeave(inputs).value, greatestJump: jumpOf(inputs), overhead: gritOverhead.value,
     bare: mediumOf(inputs.material).kind === 'wood',
     // An end of one's own that is turned too small has that much less to spare; as worked out, sanding takes what was left for it.
     toSpare: traced.ends.filter(end => end.over < 0).map(end => ({ end: `${end.end} end of the ${barrelNames[end.barrel]}`, depth: traced.sandingTakes.value + end.over / 2 * 1000 })),

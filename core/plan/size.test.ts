@@ -148,6 +148,7 @@ it('every step at the lathe knows its spindle and surface speed, and which schoo
   expect(of('sand')).toMatchObject({ spindle: { value: 1000 }, surface: { value: expect.closeTo(38.56, 1) }, usual: 'slow school 500 to 1000, fast school 2000 to 4000', within: true })
   expect(of('drill')).toMatchObject({ operation: 'drilling', spindle: { value: 350 }, within: true })
   expect(of('cut')).toBeUndefined()
-  const hasty = { ...plan, inputs: { ...plan.inputs, method: { ...plan.inputs.method, speeds: { ...plan.inputs.method.speeds, coat: 2000 } } } }
-  expect(stepSpeed(hasty, plan.steps.find(step => step.kind === 'coat')!, traced)!.within).toBe(false)
+  const coat = plan.steps.find(step => step.kind === 'coat')!
+  expect(stepSpeed(plan, { ...coat, speed: 2000 }, traced)!.within).toBe(false)
+  expect(stepSpeed(plan, { ...coat, speed: 0 }, traced)).toBeUndefined()
 })

@@ -1,6 +1,7 @@
 import { speedVerdict, speedWindows, surfaceSpeed, type Operation } from '../barrel'
 import { given, worked, type Figure, type Source } from '../figures'
 import { meanDiameter } from './ladder'
+import type { ProductRole } from './inputs'
 import type { Plan, Step } from './plan'
 import type { PlanTrace } from './trace'
 import { sandSpeed } from './traits'
@@ -19,6 +20,12 @@ export interface StepSpeed {
 
 const TURNING: Source = { mark: 'trade', note: 'common practice: 3000 and above' }
 
+/** What a product's coat counts as among the operations; CA where nothing is said. */
+const COATING: Partial<Record<ProductRole, Operation>> = {
+  'friction polish': 'friction polish', 'shellac wax': 'friction polish', 'sanding sealer': 'lacquer', 'melamine lacquer': 'lacquer', 'carnauba wax': 'wax', 'hard wax': 'wax', 'wipe-on finish': 'lacquer', 'finishing oil': 'lacquer',
+  'wood conditioner': 'lacquer', 'spray lacquer': 'lacquer',
+}
+
 /** The speed of a step at the lathe or drill; undefined for steps that turn nothing. */
 export function stepSpeed(plan: Plan, step: Step, whole: PlanTrace): StepSpeed | undefined {
   const { fitting, method } = plan.inputs
@@ -31,8 +38,8 @@ export function stepSpeed(plan: Plan, step: Step, whole: PlanTrace): StepSpeed |
     }
     case 'turn': return speed('turning', given('turning speed', 3000, 'rev/min', TURNING), mean)
     case 'sand': return speed('sanding', sandSpeed(plan.inputs), mean)
-    case 'coat': return speed('CA', own('coating speed', method.speeds.coat), mean)
-    case 'polish': return speed('polishing', own('polishing speed', method.speeds.polish), mean)
+    case 'coat': return step.speed > 0 ? speed(COATING[step.product.role] ?? 'CA', own('coating speed', step.speed), mean) : undefined
+    case 'buff': case 'polish': return speed('polishing', own('polishing speed', method.speeds.polish), mean)
     default: return undefined
   }
 }

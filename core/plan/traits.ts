@@ -1,12 +1,19 @@
 import { given, type Figure } from '../figures'
 import type { Medium } from '../sanding'
-import type { Material, MaterialClass, PlanInputs, ToolId } from './inputs'
+import { grainSize } from '../abrasives'
+import type { Material, MaterialClass, PlanInputs, ShelfAbrasive, ToolId } from './inputs'
 
 const is = (material: Material, ...classes: Material['classes'][number][]): boolean => classes.some(one => material.classes.includes(one))
 
 export const isResin = (material: Material): boolean => is(material, 'resin')
+/** Resin, or wood and resin in one. */
+export const hasResin = (material: Material): boolean => is(material, 'resin', 'hybrid')
+/** Grain that needs no filling; an unknown wood is treated as such. */
+export const closeGrained = (material: Material): boolean => is(material, 'close-grained') || material.classes.length === 0
 export const isOily = (material: Material): boolean => is(material, 'oily')
 export const bleeds = (material: Material): boolean => is(material, 'bleeding')
+/** Wood whose pores drink the first coats. */
+export const openPored = (material: Material): boolean => is(material, 'open-pored')
 export const isSoft = (material: Material): boolean => is(material, 'soft')
 export const hasJoint = (material: Material): boolean => is(material, 'hybrid', 'laminated')
 /** Wood that tears when it is drilled, so that it is cut longer. */
@@ -47,6 +54,12 @@ export function coarsestGrain(material: Material): Figure {
 }
 
 const TOOL_DEPTH: Record<ToolId, number> = { 'skew': 15, 'round carbide': 30, 'square carbide': 40, 'gouge': 60 }
+
+/** From this grain on resin is sanded wet, µm: about P600 and the pads [trade]. */
+const WET_FROM = 30.5
+
+/** Whether this abrasive is used wet on the bare blank: fine ones on resin, never on wood. */
+export const sandsWet = (material: Material, abrasive: ShelfAbrasive): boolean => isResin(material) && abrasive.wet && grainSize(abrasive.scale, abrasive.mark) <= WET_FROM
 
 /** Spindle speed that the bare blank is sanded at: the turner's own school, or the method's. */
 export function sandSpeed({ wishes, method }: Pick<PlanInputs, 'wishes' | 'method'>): Figure {

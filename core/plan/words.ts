@@ -3,9 +3,12 @@ import type { UnitWords } from '../units'
 import { barrelNames } from '../barrel'
 import type { RepairWay } from '../defects'
 import type { WaitPurpose } from './inputs'
-import { coatCount, type CleanHow, type Plan, type Step } from './plan'
+import { coatPlaceOf, coatWords } from './coat-words'
+import { hasFilm } from './method'
+import type { CleanHow, Plan, Step } from './plan'
+import type { SandThrough } from '../film'
 import type { PlanTrace, StepTrace } from './trace'
-import { bleeds, hasJoint, sandSpeed } from './traits'
+import { bleeds, hasJoint, isOily, sandsWet, sandSpeed } from './traits'
 
 /** What to do, how, and why, in the words of the workshop. */
 export interface StepWords {
@@ -33,6 +36,7 @@ export const waitWords: Record<WaitPurpose, string> = {
   'sand': 'hardening',
   'next coat': 'next coat',
   'level': 'hardens to level',
+  'wipe off': 'soaks in',
   'assemble': 'hardens to assemble',
   'hand over': 'cures to hand over',
 }
@@ -74,34 +78,38 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
     case 'harden': return { title: `${step.product.name} to harden`, done: 'Soaked in', how: 'Let thin CA soak in all over; no accelerator', why: 'Soft wood tears and dents under the paper' }
     case 'sand': return {
       title: abrasiveName(step.abrasive), done: 'Scratches gone',
-      how: `${sandSpeed(plan.inputs).value} rev/min, dry, keep moving; stop, with-grain pass, wipe, look`,
+      how: sandsWet(plan.inputs.material, step.abrasive)
+        ? `${sandSpeed(plan.inputs).value} rev/min, wet, light hand; stop, along the barrel, wipe off the white residue, look`
+        : `${sandSpeed(plan.inputs).value} rev/min, dry, keep moving; stop, with-grain pass, wipe, look`,
       why: gritWhy(traced, plan),
     }
     case 'clean': return { ...CLEAN[step.how], done: 'Clean', why: cleanWhy(plan, step.how) }
-    case 'coat': return {
-      title: `${step.product.name}, coat ${step.number}`, done: `Coat ${step.number} is on`,
-      how: `${method.speeds.coat} rev/min or slower, ${method.applicator}, from the middle out, quick`,
-      why: step.soak ? 'No accelerator: it is to soak in and fill' : step.accelerated ? 'Then a light mist of accelerator from 30\u00A0cm' : 'Let it set by itself',
+    case 'try': return { title: `Try ${lower(step.product.name)} on an offcut`, done: 'Nothing crazed', how: 'One coat on a sanded offcut of the same resin; look under a raking light once it is dry', why: 'Its solvent can craze resin, and that cannot be undone on the pen' }
+    case 'coat': return coatWords(plan, step)
+    case 'wipe off': return { title: 'Wipe it off', done: 'Wiped off', how: 'All that has not soaked in, with clean towel, until it drags', why: 'Left too long it turns sticky and stays so' }
+    case 'buff': return { title: 'Buff', done: 'Buffed', how: `${method.speeds.polish} rev/min, a clean part of the towel, little pressure`, why: 'It evens the coat and shows what is dull' }
+    case 'cut back': return {
+      title: `Cut back with ${abrasiveName(step.abrasive)}`, done: 'Even and dull', how: 'Lathe stopped, along the barrel, a few light strokes; wipe', why: 'It takes the nibs and gives the next coat something to hold to',
     }
     case 'level': return {
       title: `Level with ${abrasiveName(step.abrasive)}`, done: 'No shiny spot left',
       how: `Wet, ${um(grainSize(step.abrasive.scale, step.abrasive.mark))} µm grain, lathe stopped, end to end, until no shiny spot is left`,
-      why: `Takes ${um(traced.before.film.mean - traced.after.film.mean)} of ${um(traced.before.film.mean)} µm; colour on the paper means stop`,
+      why: `Takes ${um(traced.before.film.mean - traced.after.film.mean)} of ${um(traced.before.film.mean)} µm; ${traced.risk ? `${riskWords(traced.risk)} at the edges; ` : ''}colour on the paper means stop`,
     }
     case 'smooth': return {
       title: abrasiveName(step.abrasive), done: 'Scratches gone',
       how: 'Wet, light hand, keep moving; wipe off the white residue',
       why: gritWhy(traced, plan),
     }
-    case 'polish': return { title: step.product.name, done: 'Polished', how: `${method.speeds.polish} rev/min, soft cloth, little pressure`, why: 'Takes the last haze off the film' }
+    case 'polish': return { title: step.product.name, done: 'Polished', how: `${method.speeds.polish} rev/min, soft cloth, little pressure`, why: hasFilm(method) ? 'Takes the last haze off the film' : 'Takes the last haze off' }
     case 'ends': return { title: 'Clear the ends', done: 'Ends and bore clear', how: 'Part film and bushing on the metal, ease the sharp edge, clear the bore', why: 'A crumb of glue in the bore splits the barrel in the press' }
     case 'assemble': return { title: 'Assemble', done: 'Pressed', how: 'Tip first; the mechanism to just short of its ring, try the refill, then a little more', why: 'Too far cannot be undone' }
-    case 'check': return { title: 'Check and hand over', done: 'Handed over', how: 'Flush at every joint, refill out and back, no scratch, clip tight', why: `${material.name} leaves the shop with its film fully cured` }
+    case 'check': return { title: 'Check and hand over', done: 'Handed over', how: 'Flush at every joint, refill out and back, no scratch, clip tight', why: step.gate ? `${material.name} leaves the shop with its finish fully cured` : `${material.name} leaves the shop as it is: nothing has to cure` }
   }
 }
 
 const FILL: Record<RepairWay, string> = {
-  'turn it out': '', 'new blank': '',
+  'turn it out': '', 'new blank': '', 'more coats': '',
   'thin CA': 'a drop at a time, until it stands a little over',
   'shavings and CA': 'pack its own fine shavings in, a drop of CA, a little over the surface',
   'clear CA': 'drop by drop, no bubbles, a little over the surface',
@@ -126,12 +134,29 @@ function drillHow(step: Step, whole: PlanTrace, units: UnitWords): string {
 }
 
 /** How a coat stands among the others: “coat 6 of 8”. */
-export const coatPlace = (plan: Plan, step: Step): string => step.kind === 'coat' ? `coat ${step.number} of ${coatCount(plan)}` : ''
+export function coatPlace(plan: Plan, step: Step): string {
+  if (step.kind !== 'coat') return ''
+  const { number, of } = coatPlaceOf(plan, step)
+  return `coat ${number} of ${of}`
+}
+
+/** A chance of going through, in words: at the edges, which take more. */
+export function riskWords({ edges }: SandThrough): string {
+  if (edges < 0.001) return 'hardly a risk of going through'
+  if (edges < 0.02) return `a small risk of going through, ${chance(edges)}`
+  if (edges < 0.1) return `a risk of going through, ${chance(edges)}`
+  return `a high risk of going through, ${chance(edges)}`
+}
+
+/** A chance as turners say it: “1 in 40”. */
+export const chance = (part: number): string => part <= 0 ? 'hardly any' : part >= 0.95 ? 'almost certain' : `1 in ${part > 0.1 ? (1 / part).toFixed(1) : Math.round(1 / part)}`
+
+const lower = (name: string): string => name[0]!.toLowerCase() + name.slice(1)
 
 function gritWhy(traced: StepTrace, plan: Plan): string {
   const { grit } = traced
   if (!grit) return ''
-  const [scratch, hidden] = [`leaves ${um(grit.leaves.value)} µm`, traced.step.kind === 'sand' ? 'the film hides it' : 'nothing left to see']
+  const [scratch, hidden] = [`leaves ${um(grit.leaves.value)} µm`, traced.step.kind === 'sand' && hasFilm(plan.inputs.method) ? 'the film hides it' : 'nothing left to see']
   const next = plan.steps[plan.steps.indexOf(traced.step) + 1]
   const last = !next || next.phase !== traced.step.phase || !('abrasive' in next)
   const jump = grit.jump ? `jump ${grit.jump.toFixed(1)} · ` : 'takes the tool marks out · '
@@ -143,7 +168,9 @@ function cleanWhy(plan: Plan, how: CleanHow): string {
   const { material } = plan.inputs
   if (bleeds(material)) return 'A wet wipe would carry the colour'
   if (hasJoint(material)) return 'A wipe drags one colour into the other, and solvent can craze resin'
-  return how === 'alcohol' ? 'Oil under a coat lets it lift' : 'Dust under a coat shows as white dots'
+  if (how === 'rinse') return 'What stays in a scratch shows as a white line'
+  if (isOily(material)) return how === 'alcohol' ? 'Just before the first coat: oil creeps back within minutes, and a coat on oil lifts' : 'Oil under a coat lets it lift: coat at once'
+  return 'Dust under a coat shows as white dots'
 }
 
 function proudWords(whole: PlanTrace, units: UnitWords): string {

@@ -1,6 +1,6 @@
 import { db } from '../db/connection'
-import { readLearnt, type LearntByClass } from '../db/learnt'
+import { readLearnt, type WorkshopLearnt } from '../db/learnt'
 import { route } from '../http/route'
 
-/** The turner's own cut rate and capacity for each class of wood, with how sure they are. */
-export default route(async (): Promise<LearntByClass> => readLearnt(db()))
+/** What the log of all pens tells: the turner's own sanding, what their coats build, what they took from the bottles. */
+export default route(async (): Promise<WorkshopLearnt> => readLearnt(db()))

@@ -3,13 +3,14 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import { replay } from '../../core/bench'
 import { makePlan, planBlank, revisePlan, sandingClass, type PlanInputs, type Sizing } from '../../core/plan'
-import { materialOf, materials, methods } from '../../reference'
+import { materialOf, materials } from '../../reference'
 import type { NewPen, PenChange } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
 import { readBlank } from './blanks'
 import { eventsOf } from './events'
 import { readFitting } from './fittings'
-import { readLearnt } from './learnt'
+import { ownBuilds, readLearnt } from './learnt'
+import { readMethod } from './methods'
 import { keepPlan, readPlan } from './plans'
 import { readShelf } from './shelf'
 import { readWorkshop } from './workshop'
@@ -101,22 +102,27 @@ type Choices = Pick<Pen, 'fitting' | 'material' | 'method' | 'tool' | 'film' | '
 
 async function inputsFor(knex: Knex, wanted: Choices): Promise<PlanInputs> {
   const { celsius, humidity, perEnd, kerf, wander, leastWall } = await readWorkshop(knex)
-  const shelf = await readShelf(knex)
+  const all = await readLearnt(knex)
+  const shelf = await readShelf(knex, all.uses)
+  const method = await readMethod(knex, wanted.method)
   const kept = await readFitting(knex, wanted.fitting)
   const blank = wanted.blank ? await readBlank(knex, wanted.blank) : undefined
   if (!kept) throw new FieldsError({ fitting: 'This fitting is not on the shelf any more: choose another.' })
   if (wanted.blank && !blank) throw new FieldsError({ blank: 'This blank is not on the shelf any more: choose another.' })
   const material = blank ? materialOf(blank) : materials.find(row => row.id === wanted.material)!
-  const learnt = (await readLearnt(knex))[sandingClass(material)]
+  if (!method) throw new FieldsError({ method: 'This finish is not among the methods: choose another.' })
+  const learnt = all.sanding[sandingClass(material)]
+  const builds = ownBuilds(all)
   return {
     fitting: kept.fitting,
     material,
-    method: methods.find(row => row.id === wanted.method)!,
+    method,
     shelf,
     climate: { celsius, humidity },
     wishes: { tool: wanted.tool, film: wanted.film, ...wanted.sizing },
     ...(blank ? { blank: planBlank(blank) } : {}),
     ...(learnt ? { own: { rate: learnt.rate.likely, capacity: learnt.capacity.likely } } : {}),
+    ...(Object.keys(builds).length ? { builds } : {}),
     habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
   }
 }

@@ -6,7 +6,7 @@ import type { NewPen } from '../../schemas'
 import { FieldsError } from '../http/errors'
 import { loadDemo } from './demo'
 import { appendEvents } from './events'
-import { readLearnt } from './learnt'
+import { ownBuilds, readLearnt } from './learnt'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
 import { changeShelf, createOwnAbrasive, readShelf } from './shelf'
@@ -57,7 +57,8 @@ describe('abrasives on the shelf', () => {
 describe('what the log teaches', () => {
   it('is nothing at first, and nothing from made-up pens', async () => {
     await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
-    expect(await readLearnt(knex)).toEqual({})
+    const { sanding, builds, uses } = await readLearnt(knex)
+    expect([sanding, uses, builds.setAside, ownBuilds({ builds })]).toEqual([{}, [], [], {}])
   })
   it('makes the next plan quicker for a turner whose scratches are always gone sooner', async () => {
     const seconds = async () => {
@@ -72,7 +73,7 @@ describe('what the log teaches', () => {
       const events = steps.slice(0, last + 1).map((step, index): BenchEvent => ({ id: randomUUID(), pen: made.id, kind: 'done', payload: { step: step.id }, barrels: ['only'], device: 'test', at: new Date(Date.UTC(2026, 10, 20 + times, 18, 0, index * 29)).toISOString() }))
       await appendEvents(knex, events)
     }
-    const { 'close-grained': learnt, ...others } = await readLearnt(knex)
+    const { 'close-grained': learnt, ...others } = (await readLearnt(knex)).sanding
     if (!learnt) throw new Error('Should have learnt something.')
     expect(others).toEqual({})
     expect(learnt.observations).toBeGreaterThan(6)

@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { betweenMarks, grainSize } from '../../core/abrasives'
-import type { Shelf, ShelfAbrasive } from '../../core/plan'
-import { abrasives, products, usualAbrasives } from '../../reference'
-import type { OwnAbrasive, ShelfChange } from '../../schemas'
+import type { Use } from '../../core/bench'
+import type { BaseWait, Bottle, Product, Shelf, ShelfAbrasive, WaitPurpose } from '../../core/plan'
+import { abrasives, products, usualAbrasives, usualProducts } from '../../reference'
+import type { BottleChange, OwnAbrasive, ShelfChange } from '../../schemas'
 import { FieldsError } from '../http/errors'
+import { readLearnt } from './learnt'
 
 interface ItemRow {
   item: string
@@ -13,6 +15,19 @@ interface ItemRow {
   /** How the turner uses it, where that is not as usual. */
   wet: boolean | null
   dry: boolean | null
+}
+
+interface BottleRow {
+  item: string
+  opened: string | null
+  closed: boolean
+  keeps: number | null
+  left_ml: number | null
+  left_at: Date | null
+  size_ml: number | null
+  sealed: number
+  price: number | null
+  label: Record<string, { plain: number, latest?: number }>
 }
 type OwnRow = OwnAbrasive & { id: string }
 
@@ -25,8 +40,8 @@ async function allAbrasives(knex: Knex): Promise<ShelfAbrasive[]> {
 const asAbrasive = ({ id, label, coarser, finer, wet, dry }: OwnRow): ShelfAbrasive => ({ id, wet, dry, ...betweenMarks(label, markOf(coarser), markOf(finer)) })
 const markOf = (id: string) => abrasives.find(row => row.id === id)!
 
-/** What is on the shelf, as a plan takes it. */
-export async function readShelf(knex: Knex): Promise<Shelf> {
+/** What is on the shelf, as a plan takes it. `uses` is what coats took from the bottles, which comes off what was said to be left. */
+export async function readShelf(knex: Knex, uses?: readonly Use[]): Promise<Shelf> {
   const rows: ItemRow[] = await knex<ItemRow>('shelf_items').select('item', 'worn', 'count', 'wet', 'dry')
   const there = new Map(rows.map(row => [row.item, row]))
   const onShelf = (await allAbrasives(knex)).filter(row => there.has(row.id))
@@ -35,8 +50,46 @@ export async function readShelf(knex: Knex): Promise<Shelf> {
       const { worn, count, wet, dry } = there.get(row.id)!
       return { ...row, wet: wet ?? row.wet, dry: dry ?? row.dry, ...(worn ? { worn } : {}), ...(count === null ? {} : { count }) }
     }),
-    products: products.filter(row => there.has(row.id)),
+    products: await withBottles(knex, products.filter(row => there.has(row.id)), uses),
   }
+}
+
+async function withBottles(knex: Knex, there: readonly Product[], known?: readonly Use[]): Promise<Product[]> {
+  const rows: BottleRow[] = await knex('shelf_items').select('item', 'closed', 'keeps', 'left_ml', 'left_at', 'size_ml', 'sealed', 'price', 'label', knex.raw('to_char(opened, \'YYYY-MM-DD\') as opened'))
+  const uses = known ?? (rows.some(row => row.left_ml !== null) ? (await readLearnt(knex)).uses : [])
+  return there.map((product): Product => {
+    const row = rows.find(one => one.item === product.id)!
+    const [bottle, label] = [bottleOf(row, uses), labelOf(row)]
+    return { ...product, ...(Object.keys(bottle).length ? { bottle } : {}), ...(Object.keys(label).length ? { label } : {}) }
+  })
+}
+
+function bottleOf(row: BottleRow, uses: readonly Use[]): Bottle {
+  const used = row.left_at ? uses.filter(use => use.product === row.item && use.at > row.left_at!.toISOString()).reduce((sum, use) => sum + use.ml, 0) : 0
+  return {
+    ...(row.closed ? { opened: null } : row.opened ? { opened: row.opened } : {}),
+    ...(row.keeps === null ? {} : { keeps: row.keeps }),
+    ...(row.left_ml === null ? {} : { left: Math.max(0, row.left_ml - used) }),
+    ...(row.size_ml === null ? {} : { size: row.size_ml }),
+    ...(row.sealed ? { sealed: row.sealed } : {}),
+    ...(row.price === null ? {} : { price: row.price }),
+  }
+}
+
+const labelOf = ({ label }: BottleRow): Partial<Record<WaitPurpose, BaseWait>> =>
+  Object.fromEntries(Object.entries(label).map(([purpose, wait]) => [purpose, { ...wait, source: { mark: 'pub', note: 'the product’s own label, as you entered it' } }]))
+
+/** Keeps what is said of a bottle; what is not said stays. An amount that is said anew counts from now on. @throws FieldsError when the product is not on the shelf */
+export async function changeBottle(knex: Knex, { item, left, size, ...said }: BottleChange): Promise<Shelf> {
+  const columns = {
+    ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)),
+    ...(said.label ? { label: JSON.stringify(said.label) } : {}),
+    ...(left === undefined ? {} : { left_ml: left, left_at: left === null ? null : new Date() }),
+    ...(size === undefined ? {} : { size_ml: size }),
+    ...(said.opened && said.closed === undefined ? { closed: false } : said.closed ? { opened: null } : {}),
+  }
+  if (Object.keys(columns).length && !await knex('shelf_items').where({ item }).update(columns)) throw new FieldsError({ item: 'Put it on the shelf first.' })
+  return readShelf(knex)
 }
 
 /** Puts one thing on the shelf, says how it is, or takes it off; saying so twice changes nothing. */
@@ -50,7 +103,7 @@ export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChan
 
 /** Puts the usual things on the shelf, beside what is there. */
 export async function fillShelf(knex: Knex): Promise<Shelf> {
-  const usual = [...usualAbrasives, ...products.map(row => row.id)]
+  const usual = [...usualAbrasives, ...usualProducts]
   await knex('shelf_items').insert(usual.map(item => ({ item }))).onConflict('item').ignore()
   return readShelf(knex)
 }

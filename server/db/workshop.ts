@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { Workshop } from '../../schemas'
 import { ConflictError } from '../http/errors'
+import { noteAir } from './air'
 
 interface Row {
   version: number
@@ -23,6 +24,7 @@ export async function writeWorkshop(knex: Knex, { version, perEnd, leastWall, ..
   const said = Object.fromEntries(Object.entries({ ...fields, per_end: perEnd, least_wall: leastWall }).filter(([, value]) => value !== undefined))
   const changed = await knex('workshop').where({ id: 1, version }).update({ ...said, version: version + 1 })
   const now = await readWorkshop(knex)
+  if (changed) await noteAir(knex, { at: new Date().toISOString(), celsius: now.celsius, humidity: now.humidity })
   if (!changed) throw new ConflictError('The workshop was changed on another device. What it says now is shown; enter yours again if it still holds.', now)
   return now
 }

@@ -1,5 +1,6 @@
 import { stringify } from 'csv-stringify/sync'
 import { record, type PenRecord } from '../../core/bench'
+import type { AirReading } from '../../core/climate'
 import { stepWords, trace, waitWords } from '../../core/plan'
 import { unitWords } from '../../core/units'
 import type { StoredEvent } from '../db/events'
@@ -35,8 +36,8 @@ export interface SavedRecord {
 
 const tenth = (seconds: number): number => Math.round(seconds * 10) / 10
 
-export function savedRecord(pen: Pen, planned: Plan, events: StoredEvent[]): SavedRecord {
-  const told = record(planned, events)
+export function savedRecord(pen: Pen, planned: Plan, events: StoredEvent[], air: readonly AirReading[] = []): SavedRecord {
+  const told = record(planned, events, air)
   const { plan } = told
   const words = trace(plan)
   const units = unitWords('metric')

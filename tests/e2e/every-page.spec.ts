@@ -14,7 +14,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
   const blanks = await (await page.request.get('/api/blanks')).json() as { id: string }[]
   const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
   return [
-    ['bench', '/', 'h1'], ['pens', '/pens', '.rows'], ['new pen', '/pens/new', '.fields'], ['shelf', '/shelf', 'fieldset'], ['fittings', '/shelf/fittings', '.rows'], ['a fitting', '/shelf/fittings/twist-7', 'fieldset'], ['a new fitting', '/shelf/fittings/new', 'fieldset'], ['blanks', '/shelf/blanks', 'h2'],
+    ['bench', '/', 'h1'], ['pens', '/pens', '.rows'], ['new pen', '/pens/new', '.fields'], ['shelf', '/shelf', 'fieldset'], ['glues and finishes', '/shelf/finishes', '.bottles'], ['methods', '/methods', 'article'], ['a method', '/methods/sealer-lacquer-wax', '.layers'], ['compare', '/methods/compare?a=ca-thin-staged&b=friction-polish', 'table'], ['fittings', '/shelf/fittings', '.rows'], ['a fitting', '/shelf/fittings/twist-7', 'fieldset'], ['a new fitting', '/shelf/fittings/new', 'fieldset'], ['blanks', '/shelf/blanks', 'h2'],
     ['a new blank', '/shelf/blanks/new', '.fields'], ['a blank', `/shelf/blanks/${blanks[0]!.id}`, '.moisture'], ['cutting', '/shelf/cutting', '.laid'], ['card', `/pens/${id('B4')}/card`, 'table'],
     ['plan, half way', `/pens/${id('C2')}`, '.surface svg'], ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'], ['work, coats', `/pens/${id('C2')}/work`, '.title'], ['work, first step', `/pens/${id('B4')}/work`, '.title'],
     ['record, finished', `/pens/${id('A1')}/record`, 'table'], ['record, empty', `/pens/${id('B2')}/record`, '.empty'], ['no such pen', '/pens/00000000-0000-4000-8000-000000000000', '.trouble'], ['no such page', '/nowhere', 'h1'],
@@ -63,9 +63,16 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   await page.getByRole('button', { name: 'Sanding ladder' }).click()
   await page.getByRole('list', { name: 'Grits in their order' }).waitFor()
   await clean('the sanding ladder')
+  await page.getByRole('button', { name: 'Finish', exact: true }).click()
+  await page.getByRole('slider', { name: /How deep/ }).waitFor()
+  await clean('the finish')
   await page.getByTitle('Air, units and theme').click()
   await page.getByLabel('Humidity, %').waitFor()
   await clean('the settings')
+  await page.goto('/shelf/finishes')
+  await page.getByText('Thin CA').first().click()
+  await page.getByLabel('Opened on').and(page.locator(':visible')).waitFor()
+  await clean('a bottle')
   await page.goto(`/pens/${made.id}/work`)
   await page.locator('.title').waitFor()
   await page.keyboard.press('w')
@@ -83,6 +90,7 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
 })
 
 test('no request leaves the machine, on any page, and none is refused by the policy', async ({ page, stand }) => {
+  test.setTimeout(120_000)
   const asked: string[] = []
   const faults: string[] = []
   page.on('request', request => asked.push(request.url()))

@@ -1,5 +1,5 @@
 import type { BenchEvent, Entry } from '../../core/bench'
-import { makePlan, type Plan, type PlanInputs, type Shelf } from '../../core/plan'
+import { makePlan, type Method, type Plan, type PlanInputs, type Shelf } from '../../core/plan'
 import { abrasives, fittings, materials, methods, products, usualAbrasives } from '../../reference'
 
 export const usualShelf: Shelf = { abrasives: abrasives.filter(row => usualAbrasives.includes(row.id)), products }
@@ -16,6 +16,9 @@ export function inputs(material = 'apple', fitting = 'click-8', change: Partial<
     ...change,
   }
 }
+
+/** A method of the reference data by its id. */
+export const methodOf = (id: string): Method => methods.find(row => row.id === id)!
 
 export const planFor = (material?: string, fitting?: string, change?: Partial<PlanInputs>): Plan => makePlan(inputs(material, fitting, change))
 

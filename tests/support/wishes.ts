@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Shape } from '../../core/barrel'
 import type { Blank, PlanInputs, Sizing } from '../../core/plan'
-import { fittings, materials } from '../../reference'
+import { fittings, materials, methods } from '../../reference'
 import { inputs, usualShelf } from './inputs'
 
 const diameter = fc.double({ min: 5, max: 20, noNaN: true, noDefaultInfinity: true })
@@ -27,6 +27,8 @@ export const anySizing: fc.Arbitrary<Sizing> = fc.record({
   marks: fc.double({ min: 1, max: 200, noNaN: true }),
   leave: fc.double({ min: 0.5, max: 20, noNaN: true }),
   sandSpeed: fc.constantFrom(500, 1000, 2500),
+  depth: fc.double({ min: 8, max: 90, noNaN: true }),
+  asItStands: fc.boolean(),
 }, { requiredKeys: [] })
 
 const anyBlank: fc.Arbitrary<Blank> = fc.record({
@@ -37,5 +39,6 @@ const anyBlank: fc.Arbitrary<Blank> = fc.record({
 /** Inputs of any plan that a turner may ask for. */
 export const anyInputs: fc.Arbitrary<PlanInputs> = fc.record({
   material: fc.constantFrom(...materials.map(one => one.id)), fitting: fc.constantFrom(...fittings.map(one => one.id)), sizing: anySizing,
+  method: fc.constantFrom(...methods), celsius: fc.integer({ min: 2, max: 38 }), humidity: fc.integer({ min: 15, max: 95 }),
   tool: fc.constantFrom('skew' as const, 'gouge' as const, 'square carbide' as const), film: fc.constantFrom('gloss' as const, 'close' as const), blank: fc.option(anyBlank, { nil: undefined }),
-}).map(({ material, fitting, sizing, tool, film, blank }) => inputs(material, fitting, { wishes: { tool, film, ...sizing }, ...(blank ? { blank } : {}) }))
+}).map(({ material, fitting, method, celsius, humidity, sizing, tool, film, blank }) => inputs(material, fitting, { method, climate: { celsius, humidity }, wishes: { tool, film, ...sizing }, ...(blank ? { blank } : {}) }))

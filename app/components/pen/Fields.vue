@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { NewPen } from '#schemas'
-import { materialOf, materials, methods } from '#reference'
+import { rankedMethods } from '#core/plan'
+import { materialOf, materials } from '#reference'
 
 /** The fields of a pen, for starting one and for changing one. Errors keep their room, so that nothing jumps. */
 const form = defineModel<NewPen>({ required: true })
 defineProps<{ errors: Record<string, string> }>()
 const stock = useStock()
+const methods = useMethods()
 const { units } = storeToRefs(useWorkshop())
 
 const NONE = 'none'
@@ -25,6 +27,14 @@ const ofBlank = computed(() => {
   return blank && materialOf(blank).name
 })
 
+/** The finishes, those that suit the blank first. */
+const finishes = computed(() => {
+  const from = stock.blank(form.value.blank ?? null)
+  const material = from ? materialOf(from) : materials.find(row => row.id === form.value.material)
+  const all = methods.methods ?? []
+  if (!material) return choose(all)
+  return rankedMethods(all, material).map(({ method, verdict }) => ({ label: verdict === 'suits' ? method.name : `${method.name}, ${verdict}`, value: method.id }))
+})
 const choose = (rows: readonly { id: string, name: string }[]) => rows.map(row => ({ label: row.name, value: row.id }))
 const tools = [
   { label: 'Skew', value: 'skew' }, { label: 'Round carbide', value: 'round carbide' },
@@ -52,7 +62,7 @@ const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the w
       <USelect v-else v-model="form.material" size="xl" :items="choose(materials)" placeholder="Choose a material" />
     </UFormField>
     <UFormField label="Finish" name="method" :error="errors.method ?? false" required>
-      <USelect v-model="form.method" size="xl" :items="choose(methods)" />
+      <USelect v-model="form.method" size="xl" :items="finishes" />
     </UFormField>
     <UFormField label="How much film" name="film" :error="errors.film ?? false">
       <USelect v-model="form.film" size="xl" :items="films" />

@@ -3,7 +3,7 @@ import type { Remark } from '#core/plan'
 
 /** What a turner should know about a plan: gaps with a mark and in brick, notes quietly. */
 const props = defineProps<{ remarks: readonly Remark[] }>()
-const short = computed(() => props.remarks.some(remark => remark.weight === 'gap' && /shelf/.test(remark.says + remark.remedy)))
+const shelf = computed(() => props.remarks.find(remark => remark.weight === 'gap' && remark.shelf)?.shelf)
 </script>
 
 <template>
@@ -11,7 +11,7 @@ const short = computed(() => props.remarks.some(remark => remark.weight === 'gap
     <li v-for="remark in remarks" :key="remark.says" :class="remark.weight">
       <b>{{ remark.weight === 'gap' ? '◆ ' : '' }}{{ remark.says }}</b> {{ remark.remedy }}
     </li>
-    <li v-if="short"><NuxtLink class="way" to="/shelf">Look at the shelf</NuxtLink></li>
+    <li v-if="shelf"><NuxtLink class="way" :to="shelf === 'finishes' ? '/shelf/finishes' : '/shelf'">Look at the shelf</NuxtLink></li>
   </ul>
 </template>
 

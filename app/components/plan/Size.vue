@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { addSeconds } from 'date-fns'
 import { barrelNames, meeting, seamBand, shapeNames, slimmest, stickGives, usualShape, type BarrelId, type End, type Shape, type ShapeKind } from '#core/barrel'
-import { stepWait, thinnestSide, type GlueWish, type Plan, type PlanTrace, type SizedBarrel, type SizedEnd, type Sizing } from '#core/plan'
+import { stepWaits, thinnestSide, type GlueWish, type Plan, type PlanTrace, type SizedBarrel, type SizedEnd, type Sizing } from '#core/plan'
 import { formatSpan } from '#core/units'
 
 /** How a pen is sized: the diameter of every end and how it meets its metal, the outline of each barrel, the wall where it is thinnest, the section, the glue. All of it is worked out while it is changed. */
@@ -68,7 +68,7 @@ const glues: { value: GlueWish, label: string }[] = [
 const glue = computed(() => {
   const step = props.plan.steps.find(one => one.kind === 'tube')
   const square = props.plan.steps.find(one => one.kind === 'square')
-  const wait = square && stepWait(props.plan, square)
+  const wait = square && stepWaits(props.plan, square, props.plan.inputs.climate)[0]
   return step?.kind === 'tube' ? { name: step.product?.name ?? 'nothing on the shelf', accelerated: step.accelerated, wait: wait?.length } : undefined
 })
 const blankSide = computed(() => props.plan.inputs.blank && thinnestSide(props.plan.inputs.blank))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BenchState } from '#core/bench'
 import { barrelNames } from '#core/barrel'
-import { stepSpeed, stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
+import { riskWords, stepSpeed, stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { cautionsFor } from '#reference'
 
@@ -50,7 +50,8 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
         <p>{{ figuresFirst(one.step) ? words.why : words.how }}</p>
         <dl>
           <div><dt>Hands on</dt><dd><FigureOpen :figure="one.handsOn" /></dd></div>
-          <div v-if="one.wait"><dt>Wait before it</dt><dd><FigureOpen :figure="one.wait.length" /></dd></div>
+          <div v-if="one.wait"><dt>Wait before it</dt><dd><FigureOpen :figure="one.wait.length" /><template v-if="one.wait.latest">, at the latest after <FigureOpen :figure="one.wait.latest" /></template></dd></div>
+          <div v-if="one.risk"><dt>Going through</dt><dd>{{ riskWords(one.risk) }} at the edges</dd></div>
           <template v-if="one.grit">
             <div><dt>Grain</dt><dd><FigureOpen :figure="one.grit.grain" /></dd></div>
             <div><dt>Takes off</dt><dd><FigureOpen :figure="one.grit.removes" /></dd></div>
@@ -71,7 +72,7 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
           <template v-if="one.step.kind === 'turn'">
             <div v-for="end in traced.ends" :key="end.barrel + end.end"><dt>{{ capital(barrelNames[end.barrel]) }}, {{ end.end }} end</dt><dd><FigureOpen :figure="end.diameter" />, wall <FigureOpen :figure="end.wall" /></dd></div>
           </template>
-          <div v-if="one.step.kind === 'coat'"><dt>Film after it</dt><dd>{{ one.after.film.mean.toFixed(0) }} µm</dd></div>
+          <div v-if="one.step.kind === 'coat' && one.after.film.mean > 0"><dt>Film after it</dt><dd>{{ one.after.film.mean.toFixed(0) }} µm</dd></div>
         </dl>
         <details v-if="caution" class="caution"><summary class="harm">◆ {{ caution.short }}</summary><p class="quiet">{{ caution.more }}</p></details>
       </div>

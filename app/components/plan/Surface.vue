@@ -85,9 +85,9 @@ function move(event: KeyboardEvent, by: number) {
         <rect :x="LEFT + index * step" :y="TOP - 4" :width="step" :height="bottom - TOP + 8" :class="['hit', { chosen: column.step === chosen }]" @click="emit('choose', column.step)" />
       </g>
       <path :d="`M${LEFT} ${surfaceY}H${width}`" class="line" />
-      <g v-if="columns.some(column => column.film)">
+      <g v-if="least > 0 && columns.some(column => column.film)">
         <path :d="`M${LEFT} ${up(least)}H${width}`" class="least" />
-        <text :x="LEFT + 6" :y="up(least) - 6" class="least-words">least film wanted, {{ least }} µm</text>
+        <text :x="LEFT + 6" :y="up(least) - 6" class="least-words">least film wanted, {{ least.toFixed(0) }} µm</text>
       </g>
       <text :x="width - 6" :y="surfaceY + 18" class="axis end">wood surface</text>
     </svg>

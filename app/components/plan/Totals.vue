@@ -11,7 +11,7 @@ const lastCoat = computed(() => props.traced.steps.findLast(one => one.step.kind
 <template>
   <dl class="totals figures">
     <div><dd><FigureOpen :figure="traced.handsOn" /></dd><dt>hands on</dt></div>
-    <div><dd><FigureOpen :figure="traced.filmThinnest" /></dd><dt>least film, 95 % sure</dt></div>
+    <div v-if="traced.filmLeft.value >= 1"><dd><FigureOpen :figure="traced.filmThinnest" /></dd><dt>least film, 95 % sure</dt></div>
     <div v-if="!begun && lastCoat"><dd>{{ clockTime(addSeconds(now, lastCoat.ends), now) }}</dd><dt>last coat, if begun now</dt></div>
     <div><dd><FigureOpen :figure="traced.untilHandOver" /></dd><dt>to hand over</dt></div>
   </dl>

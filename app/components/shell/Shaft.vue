@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The places, as barrels on a mandrel; the one you are in is turned. On a phone the shaft lies along the bottom edge. */
-const places = [{ to: '/', name: 'Bench' }, { to: '/pens', name: 'Pens' }, { to: '/shelf', name: 'Shelf' }]
+const places = [{ to: '/', name: 'Bench' }, { to: '/pens', name: 'Pens' }, { to: '/methods', name: 'Methods' }, { to: '/shelf', name: 'Shelf' }]
 const route = useRoute()
 const here = (to: string) => to === '/' ? route.path === '/' : route.path.startsWith(to)
 </script>

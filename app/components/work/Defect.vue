@@ -6,11 +6,11 @@ import { parseLength, UnitError } from '#core/units'
 import { defects } from '#reference'
 
 /** Noting a defect: how it looks, where on the strip, how large. */
-const props = defineProps<{ plan: Plan }>()
+const props = withDefaults(defineProps<{ plan: Plan, looks?: DefectKind }>(), { looks: 'chip' })
 const emit = defineEmits<{ note: [found: { kind: DefectKind, barrel: BarrelId, fromTip: number, size: number }], close: [] }>()
 const { units } = storeToRefs(useWorkshop())
 
-const kind = ref<DefectKind>('chip')
+const kind = ref<DefectKind>(props.looks)
 const barrel = ref<BarrelId>(props.plan.inputs.fitting.barrels[0]!.id)
 const place = ref('')
 const size = ref(units.value.length(0.5))

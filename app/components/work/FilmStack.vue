@@ -6,24 +6,24 @@ import type { Plan, PlanTrace } from '#core/plan'
 const props = defineProps<{ plan: Plan, state: BenchState, traced: PlanTrace }>()
 
 const coats = computed(() => props.state.steps.filter(one => one.step.kind === 'coat' && one.status !== 'skipped').map(one => ({
-  id: one.step.id, on: one.status === 'done', coming: props.state.next?.id === one.step.id, number: one.step.kind === 'coat' ? one.step.number : 0,
+  id: one.step.id, on: one.status === 'done', coming: props.state.next?.id === one.step.id, name: one.step.kind === 'coat' ? one.step.product.name : '',
 })))
 const film = computed(() => {
   const done = new Set(props.state.steps.filter(one => one.status === 'done').map(one => one.step.id))
   return props.traced.steps.findLast(one => done.has(one.step.id))?.after.film.mean ?? 0
 })
-const coming = computed(() => coats.value.find(coat => coat.coming))
+const last = computed(() => props.traced.filmLeft.value)
 const layer = computed(() => Math.min(18, 150 / Math.max(1, coats.value.length)))
 </script>
 
 <template>
   <figure class="stack figures" :aria-label="`${state.coats.on} of ${state.coats.planned} coats on`">
     <ol>
-      <li v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }" :style="{ '--layer': `${layer}px` }"><span v-if="coat.coming">coat {{ coat.number }} of {{ state.coats.planned }}</span></li>
+      <li v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }" :style="{ '--layer': `${layer}px` }"><span v-if="coat.coming">{{ coat.name }}</span></li>
       <li class="wood" :style="{ background: plan.inputs.material.colour }"><span>{{ plan.inputs.material.name.toLowerCase() }}</span></li>
       <li class="brass"><span>tube</span></li>
     </ol>
-    <figcaption><b>{{ state.coats.on }}</b> of {{ state.coats.planned }} coats on<template v-if="state.coats.on">: {{ film.toFixed(0) }} µm</template><template v-if="coming && state.coats.on">, {{ state.coats.planned - state.coats.on }} to come</template></figcaption>
+    <figcaption><span><b>{{ state.coats.on }}</b> on<small v-if="film >= 0.5">{{ film.toFixed(0) }} µm</small></span><span><b>{{ state.coats.planned - state.coats.on }}</b> to come<small v-if="last >= 0.5">{{ last.toFixed(0) }} µm in the end</small></span></figcaption>
   </figure>
 </template>
 
@@ -38,6 +38,7 @@ li.coming span { color: var(--ink); font-weight: 700; }
 li.wood { height: 32px; border: 0; opacity: 1; }
 li.brass { height: 12px; border: 0; background: var(--brass); opacity: 1; }
 @media (max-width: 820px) { li { height: calc(var(--layer) * 0.6); } li.wood { height: 20px; } }
-figcaption { color: var(--ink-2); }
-figcaption b { color: var(--ink); font-size: 1.2rem; }
+figcaption { display: flex; gap: 2rem; color: var(--ink-2); font-size: 1.15rem; }
+figcaption b { color: var(--ink); font: 700 3.4rem/1 var(--font-head); }
+figcaption small { display: block; font-size: 0.95rem; }
 </style>

@@ -9,12 +9,17 @@ const emit = defineEmits<{ measure: [reading: { barrel: BarrelId, fromTip: numbe
 const { units } = storeToRefs(useWorkshop())
 
 const mm = (value: number) => units.value.length(value)
+/** What sanding has taken off a turned diameter so far and film has put on, mm. */
+const grown = computed(() => {
+  const before = props.traced.steps.find(one => one.step.id === props.step)?.before
+  return before ? 2 * (before.film.mean - before.wood.removed) / 1000 : 0
+})
 const rows = computed(() => props.traced.size.barrels.flatMap(one => stations(one).map((station) => {
   const latest = props.state.measured.findLast(each => each.barrel === one.barrel.id && Math.abs(each.fromTip - station.fromTip) < 0.3)
   return {
     key: `${one.barrel.id} ${station.name}`, barrel: one.barrel.id, ...station,
     where: `${props.traced.size.barrels.length > 1 ? `${barrelNames[one.barrel.id]}, ` : ''}${station.name}`,
-    wanted: one.ends.find(end => station.name === `${end.end} end`)?.own ?? diameterAt(one.turned, station.fromTip),
+    wanted: (one.ends.find(end => station.name === `${end.end} end`)?.own ?? diameterAt(one.turned, station.fromTip)) + grown.value,
     latest, verdict: latest && judgeReading(props.traced, latest, mm),
   }
 })))

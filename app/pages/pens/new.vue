@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { makePlan, planBlank, remarks, trace } from '#core/plan'
-import { materialOf, materials, methods } from '#reference'
+import { materialOf, materials } from '#reference'
 import { newPenSchema, type FieldErrors, type NewPen } from '#schemas'
 import type { Pen } from '~~/server/db/pens'
 import { abrasiveName, grainSize } from '#core/abrasives'
@@ -9,6 +9,7 @@ useHead({ title: 'Start a pen · Oxlip' })
 const pens = usePens()
 const store = useWorkshop()
 const stock = useStock()
+const methods = useMethods()
 const form = ref<NewPen>(emptyPen())
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
@@ -23,16 +24,16 @@ const { loaded } = useLoad(async () => {
 const preview = computed(() => {
   const { fitting, material, method, tool, film, blank } = form.value
   const from = stock.blank(blank ?? null)
-  const [chosenFitting, chosenMaterial, chosenMethod] = [stock.fitting(fitting)?.fitting, from ? materialOf(from) : materials.find(row => row.id === material), methods.find(row => row.id === method)]
+  const [chosenFitting, chosenMaterial, chosenMethod] = [stock.fitting(fitting)?.fitting, from ? materialOf(from) : materials.find(row => row.id === material), methods.method(method)]
   if (!chosenFitting || !chosenMaterial || !chosenMethod || !store.shelf || !store.workshop) return undefined
   const { celsius, humidity, perEnd, kerf, wander, leastWall } = store.workshop
   const plan = makePlan({
     fitting: chosenFitting, material: chosenMaterial, method: chosenMethod, shelf: store.shelf, climate: { celsius, humidity }, wishes: { tool, film },
-    own: store.ownOf(chosenMaterial),
+    own: store.ownOf(chosenMaterial), builds: store.builds,
     habits: { perEnd, kerf, wander, leastWall }, ...(from ? { blank: planBlank(from) } : {}),
   })
   const traced = trace(plan)
-  return { plan, traced, remarks: remarks(plan, traced, store.units) }
+  return { plan, traced, remarks: remarks(plan, traced, store.units, new Date().toISOString()) }
 })
 const ladder = computed(() => preview.value?.plan.steps.flatMap(step => step.kind === 'sand' ? [`${abrasiveName(step.abrasive)} (${grainSize(step.abrasive.scale, step.abrasive.mark)} µm)`] : []).join(' · '))
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { abrasiveName, grainSize } from '#core/abrasives'
-import { abrasives, products } from '#reference'
+import { abrasives } from '#reference'
 
 useHead({ title: 'Shelf · Oxlip' })
 const store = useWorkshop()
@@ -8,7 +8,7 @@ const toast = useToast()
 const busy = ref<string>()
 const { failed, loaded, again } = useLoad(store.load)
 
-const there = computed(() => new Set([...store.shelf?.abrasives ?? [], ...store.shelf?.products ?? []].map(row => row.id)))
+const there = computed(() => new Set((store.shelf?.abrasives ?? []).map(row => row.id)))
 const scales = [
   { scale: 'P', name: 'Paper, P grades' }, { scale: 'CAMI', name: 'Paper, CAMI grades' }, { scale: 'pad', name: 'Cushioned pads' }, { scale: 'micron', name: 'Polishing film' },
 ] as const
@@ -59,12 +59,6 @@ async function fill() {
       <ShelfGrainLine v-if="store.shelf.abrasives.length" :abrasives="store.shelf.abrasives" />
       <p v-else class="quiet">No abrasive on the shelf yet: tick what you have below.</p>
     </section>
-    <fieldset class="sheet">
-      <legend><h2>Glues, finishes, polishes</h2></legend>
-      <div class="items wide">
-        <label v-for="row in products" :key="row.id"><input type="checkbox" :checked="there.has(row.id)" :disabled="busy === row.id" @change="put(row.id, ($event.target as HTMLInputElement).checked)"><b>{{ row.name }}</b></label>
-      </div>
-    </fieldset>
     <fieldset v-for="group in groups" :key="group.scale" class="sheet">
       <legend><h2>{{ group.name }}</h2></legend>
       <div class="items">
@@ -104,7 +98,6 @@ header p { flex: 1 1 20rem; }
 fieldset { padding: 0.9rem 1.1rem 1rem; }
 legend { float: left; width: 100%; margin-bottom: 0.5rem; }
 .items { clear: both; display: grid; grid-template-columns: repeat(auto-fill, minmax(12.5rem, 1fr)); gap: 0 1rem; }
-.items.wide { grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); }
 label { display: flex; align-items: center; gap: 0.6rem; min-height: 44px; cursor: pointer; }
 input { width: 1.25rem; height: 1.25rem; accent-color: var(--leaf); flex: none; }
 label b { font-weight: 500; }

@@ -1,6 +1,7 @@
 import { summarise, type PenSummary } from '../../../core/bench'
 import { unitWords } from '../../../core/units'
 import { db } from '../../db/connection'
+import { readAir } from '../../db/air'
 import { eventsByPen } from '../../db/events'
 import { listPens, type Pen } from '../../db/pens'
 import { readPlans } from '../../db/plans'
@@ -14,10 +15,10 @@ export interface ListedPen {
 
 export default route(async (): Promise<ListedPen[]> => {
   const knex = db()
-  const [pens, plans, logs, workshop] = await Promise.all([listPens(knex), readPlans(knex), eventsByPen(knex), readWorkshop(knex)])
+  const [pens, plans, logs, workshop, air] = await Promise.all([listPens(knex), readPlans(knex), eventsByPen(knex), readWorkshop(knex), readAir(knex)])
   const units = unitWords(workshop.units)
   return pens.flatMap((pen) => {
     const plan = plans.get(pen.id)
-    return plan ? [{ pen, summary: summarise(plan, logs.get(pen.id) ?? [], units) }] : []
+    return plan ? [{ pen, summary: summarise(plan, logs.get(pen.id) ?? [], units, air) }] : []
   })
 })

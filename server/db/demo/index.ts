@@ -19,8 +19,8 @@ export async function loadDemo(knex: Knex, now: Date): Promise<void> {
   const blanks = await loadStock(knex, now)
   await writeWorkshop(knex, { ...await readWorkshop(knex), celsius: 18.5, humidity: 62 })
   const due = formatISO(nextSaturday(addDays(now, 9)), { representation: 'date' })
-  for (const { mark, name, fitting, material, blank, tool = 'skew', film = 'gloss', ...course } of orchardPens) {
-    const pen = await createPen(knex, { mark, name, reason: orchardReason, due, fitting, material, method: 'ca-thin-first', tool, film, blank: blank ? blanks.get(blank)! : null })
+  for (const { mark, name, fitting, material, blank, method = 'ca-thin-first', tool = 'skew', film = 'gloss', ...course } of orchardPens) {
+    const pen = await createPen(knex, { mark, name, reason: orchardReason, due, fitting, material, method, tool, film, blank: blank ? blanks.get(blank)! : null })
     const events = pastEvents(await readPlan(knex, pen), pen.id, course, now)
     if (events.length) await appendEvents(knex, events)
   }

@@ -5,6 +5,7 @@ import type { NewPen } from '../../../schemas'
  * trees for a harvest supper. All names, dates and readings are invented.
  */
 export interface DemoPen extends Pick<NewPen, 'mark' | 'name' | 'fitting' | 'material'> {
+  method?: NewPen['method']
   tool?: NewPen['tool']
   film?: NewPen['film']
   /** The blank it is cut from, by its key in the demo's stock. */
@@ -22,13 +23,13 @@ export const orchardPens: readonly DemoPen[] = [
   { mark: 'A4', name: 'Quince', fitting: 'cap-9', material: 'quince', upTo: 'tube', minutesAgo: 48 },
   { mark: 'B1', name: 'Medlar, south row', fitting: 'twist-7', material: 'medlar', upTo: 'coat.last', minutesAgo: 2 },
   { mark: 'B2', name: 'Hawthorn from the hedge', fitting: 'click-8', material: 'hawthorn', blank: 'hawthorn' },
-  { mark: 'B3', name: 'Cherry-plum', fitting: 'twist-7', material: 'cherry-plum' },
+  { mark: 'B3', name: 'Cherry-plum', fitting: 'twist-7', material: 'cherry-plum', method: 'friction-polish' },
   { mark: 'B4', name: 'Windfall burr and green resin', fitting: 'twist-10', material: 'burr-resin', blank: 'burr', tool: 'round carbide' },
   { mark: 'C1', name: 'Plum, north row', fitting: 'twist-7', material: 'plum', film: 'close' },
   { mark: 'C2', name: 'Damson, two-barrel twist', fitting: 'twist-10', material: 'damson', blank: 'damson', upTo: 'coat.4', minutesAgo: 1 },
-  { mark: 'C3', name: 'Apple burr', fitting: 'cap-9', material: 'apple-burr', tool: 'round carbide' },
+  { mark: 'C3', name: 'Apple burr', fitting: 'cap-9', material: 'apple-burr', method: 'sealer-lacquer-wax', tool: 'round carbide' },
   { mark: 'C4', name: 'Spalted apple', fitting: 'click-8', material: 'spalted-apple', film: 'close' },
-  { mark: 'D1', name: 'Plum and holly, laminated', fitting: 'click-8', material: 'plum-holly' },
+  { mark: 'D1', name: 'Plum and holly, laminated', fitting: 'click-8', material: 'plum-holly', method: 'ca-thin-staged' },
   { mark: 'D2', name: 'Second windfall burr', fitting: 'cap-9', material: 'burr-resin', tool: 'square carbide' },
 ]
 

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto'
-import { subDays } from 'date-fns'
+import { formatISO, subDays } from 'date-fns'
 import type { Knex } from 'knex'
-import type { BlankInput } from '../../../schemas'
+import type { BlankInput, BottleChange } from '../../../schemas'
 import { changeBit } from '../bits'
 import { addReading, createBlank } from '../blanks'
+import { changeBottle } from '../shelf'
 
 /** A blank of the demo; weighings in g by the days before now. Invented. */
 interface DemoBlank extends Pick<BlankInput, 'name' | 'material' | 'count'> {
@@ -29,10 +30,19 @@ const blanks: readonly DemoBlank[] = [
 /** Sets of each fitting on the demo's shelf. */
 const sets: Record<string, [number, 'there' | 'missing' | 'not known']> = { 'twist-7': [6, 'there'], 'click-8': [5, 'there'], 'cap-9': [4, 'there'], 'twist-10': [0, 'not known'] }
 
-/** Puts blanks, bits and sets of fittings on the shelf. Answers the blanks' ids by their keys. */
+/** Bottles of the demo; days since they were opened, ml, and prices in minor units. Invented. */
+const bottles: readonly (Omit<BottleChange, 'opened'> & { openedDaysAgo?: number })[] = [
+  { item: 'thin-ca', openedDaysAgo: 40, left: 14, size: 28, sealed: 1, price: 680 },
+  { item: 'medium-ca', openedDaysAgo: 170, left: 9, size: 28, price: 720 },
+  { item: 'friction-polish', openedDaysAgo: 90, left: 60, size: 125, price: 940 },
+  { item: 'melamine-lacquer', closed: true, size: 250, left: 250, price: 1450, label: { 'next coat': { plain: 600 }, 'hand over': { plain: 604_800 } } },
+]
+
+/** Puts blanks, bits, bottles and sets of fittings on the shelf. Answers the blanks' ids by their keys. */
 export async function loadStock(knex: Knex, now: Date): Promise<Map<string, string>> {
   for (const [diameter, count] of [[7, 2], [8, 1], [9.5, 1]] as const) await changeBit(knex, { diameter, count, there: true })
   for (const [id, [count, bushings]] of Object.entries(sets)) await knex('fittings').where({ id }).update({ sets: count, bushings })
+  for (const { openedDaysAgo, ...bottle } of bottles) await changeBottle(knex, { ...bottle, ...(openedDaysAgo ? { opened: formatISO(subDays(now, openedDaysAgo), { representation: 'date' }) } : {}) })
   const ids = new Map<string, string>()
   for (const { key, size, weighed = [], species = null, classes = [], origin = null, damp = false, ...rest } of blanks) {
     const [width, height, length] = size ?? [null, null, null]

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import * as first from './0001-first'
 import * as stock from './0002-stock'
 import * as abrasives from './0003-abrasives'
+import * as finishes from './0004-finishes'
 
 interface Migration {
   name: string
@@ -13,6 +14,7 @@ const migrations: Migration[] = [
   { name: '0001-first', ...first },
   { name: '0002-stock', ...stock },
   { name: '0003-abrasives', ...abrasives },
+  { name: '0004-finishes', ...finishes },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

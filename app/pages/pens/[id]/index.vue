@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import type { BarrelId, End } from '#core/barrel'
-import { leastFilm, planBlank, planDifference, revisePlan } from '#core/plan'
-import { materialOf, materials, methods } from '#reference'
+import { leastFilm, planBlank, planDifference, revisePlan, stepWords, type Method } from '#core/plan'
+import { materialOf, materials } from '#reference'
 
 const store = usePen()
 const workshop = useWorkshop()
 const stock = useStock()
+const methods = useMethods()
 const toast = useToast()
 const { pen, plan, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
 const changing = ref(false)
 const sizing = useLocalStorage('oxlip-sizing-open', false)
 const laddering = useLocalStorage('oxlip-ladder-open', false)
+const finishing = useLocalStorage('oxlip-finish-open', false)
 const size = useTemplateRef<{ setEnd: (barrel: BarrelId, end: End, diameter: number) => void }>('size')
 
 /** What the steps and their drawing follow from: while only the size is edited they stay as they stand, which keeps every edit within a frame. */
@@ -48,10 +50,27 @@ const changes = computed(() => {
   const { perEnd, kerf, wander, leastWall } = workshop.workshop
   return planDifference(plan.value, revisePlan(plan.value, {
     shelf: workshop.shelf, climate: { celsius, humidity },
-    ...(kept ? { fitting: kept.fitting } : {}), material, method: methods.find(row => row.id === method)!,
+    ...(kept ? { fitting: kept.fitting } : {}), material, method: methods.method(method) ?? plan.value.inputs.method, builds: workshop.builds,
     own: workshop.ownOf(material), wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
     ...(cutFrom ? { blank: planBlank(cutFrom) } : {}),
   }, done))
+})
+
+/** Another method for this pen; the one before is one tap away. */
+async function use(method: Method) {
+  const before = plan.value!.inputs.method
+  try {
+    await (method.id === before.id ? store.planAgain() : store.change({ method: method.id }))
+    toast.add({ title: `${method.name}. The plan follows.`, ...(method.id === before.id ? {} : { actions: [{ label: `Back to ${before.name}`, onClick: () => void store.change({ method: before.id }) }] }) })
+  } catch (error) {
+    const answer = refused(error)
+    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
+    if (answer.status === 409) await store.load(pen.value!.id)
+  }
+}
+const shownFor = computed(() => {
+  const one = chosen.value && traced.value?.steps.find(step => step.step.id === chosen.value)
+  return one && plan.value && traced.value ? `after ${stepWords(plan.value, one, workshop.units, traced.value).title}` : 'at the end'
 })
 
 async function planAgain() {
@@ -76,12 +95,14 @@ async function planAgain() {
         <button type="button" class="key small" @click="changing = true">Change</button>
         <button type="button" class="key small" :aria-expanded="sizing" @click="sizing = !sizing">Shape and size</button>
         <button type="button" class="key small" :aria-expanded="laddering" @click="laddering = !laddering">Sanding ladder</button>
+        <button type="button" class="key small" :aria-expanded="finishing" @click="finishing = !finishing">Finish</button>
         <span v-if="draft" role="status">not kept yet</span>
       </p>
       <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
     </div>
     <PlanSize v-if="sizing" ref="size" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
     <PlanLadder v-if="laddering" v-model="draft" :plan="plan" :traced="traced" :pen="pen.id" :started="state.begun" @keep="keepSize" />
+    <PlanFinish v-if="finishing" v-model="draft" :plan="plan" :traced="traced" :started="state.begun" @keep="keepSize" @use="use" />
     <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">
@@ -95,8 +116,10 @@ async function planAgain() {
       </section>
       <section class="side" aria-labelledby="surface">
         <div class="beside"><h2 id="surface">What happens at the surface</h2></div>
-        <PlanSurface v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs.wishes.film).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
+        <PlanSurface v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
         <PlanTotals v-memo="drawn" :traced="traced" :begun="state.begun" />
+        <div class="beside"><h2>Build section <span class="quiet after">{{ shownFor }}</span></h2></div>
+        <BuildSection v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour" />
       </section>
     </div>
     <PenChange v-model:open="changing" :pen="pen" :begun="state.begun" />
@@ -105,15 +128,17 @@ async function planAgain() {
 
 <style scoped>
 .plan { display: grid; gap: 0.7rem; }
-.under { display: flex; flex-wrap: wrap; align-items: center; gap: 0.3rem 2rem; }
-.go { margin-left: auto; }
-.made { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.8rem; }
-.small { padding: 0.2rem 0.8rem; min-height: 36px; border-width: 1px; }
+.under { display: flex; align-items: center; gap: 0.3rem 2rem; }
+.go { margin-left: auto; flex: none; }
+.made { flex: 1 1 auto; min-width: 0; display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.5rem; font-size: 0.95rem; }
+.small { padding: 0.2rem 0.65rem; min-height: 36px; border-width: 1px; }
 .again { display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; justify-content: space-between; padding: 0.7rem 1rem; }
 .halves { display: grid; grid-template-columns: minmax(0, 14fr) minmax(0, 16fr); gap: 1.5rem; align-items: start; }
+.after { font: 400 1rem var(--font-sans); letter-spacing: 0; }
 .halves h2 { margin-bottom: 0.5rem; }
 .side { position: sticky; top: 0.75rem; display: grid; gap: 0.8rem; justify-items: start; }
 .side > :nth-child(2) { width: 100%; }
+@media (max-width: 640px) { .under { flex-wrap: wrap; } }
 @media (max-width: 1100px) {
   .halves { grid-template-columns: minmax(0, 1fr); }
   .side { position: static; order: -1; }

@@ -9,10 +9,11 @@ import { defects as catalogue } from '#reference'
 const { pen, plan, traced, state, events, measured } = storeToRefs(usePen())
 const stock = useStock()
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
-const { units } = storeToRefs(useWorkshop())
+const workshop = useWorkshop()
+const { units } = storeToRefs(workshop)
 const { now } = useClock()
 
-const told = computed(() => plan.value && record(plan.value, events.value))
+const told = computed(() => plan.value && record(plan.value, events.value, workshop.air))
 const rows = computed(() => told.value && plan.value && traced.value
   ? told.value.rows.map((row, index) => ({ row, words: stepWords(plan.value!, traced.value!.steps[index]!, units.value, traced.value!) })).filter(({ row }) => row.status !== 'open')
   : [])

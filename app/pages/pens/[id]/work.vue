@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { barrelNames } from '#core/barrel'
-import { mendedFirst, type Defect, type RepairWay } from '#core/defects'
-import { checksFor, phases } from '#core/plan'
+import { airFaults } from '#core/climate'
+import { mendedFirst, type Defect, type DefectKind, type RepairWay } from '#core/defects'
+import { checksFor, earlyAdvice, keepsUntil, lateAdvice, leastFilm, phases, type DiameterReading } from '#core/plan'
 import { formatSpan } from '#core/units'
 import { defects as catalogue } from '#reference'
 
@@ -19,7 +20,7 @@ const { bands } = useBench()
 const { next, words, place, caution, wait, doneKey, done, skip, takeBack, putBack } = useWork()
 useLoad(pens.load)
 
-const noting = ref(false)
+const noting = ref<DefectKind | true>()
 const open = computed(() => state.value?.defects.filter(defect => !defect.settled) ?? [])
 const everybody = computed(() => {
   const own = wait.value && !wait.value.over && pen.value && words.value
@@ -37,12 +38,18 @@ const lastEntry = computed(() => state.value?.log.findLast(entry => entry.inForc
 
 function note(found: Omit<Defect, 'id'>) {
   void store.enter({ kind: 'defect', payload: { ...found, step: state.value?.next?.id ?? null } }, [found.barrel])
-  noting.value = false
+  noting.value = undefined
 }
 const settle = (defect: Defect, how: 'mended' | 'left') => void store.enter({ kind: 'settle', payload: { defect: defect.id, how } }, [defect.barrel])
 
 const checks = computed(() => plan.value && traced.value && next.value ? checksFor(plan.value, next.value.step, traced.value, units.value) : [])
-const answer = (check: string, said: 'yes' | 'no') => next.value && void store.enter({ kind: 'check', payload: { step: next.value.step.id, check, answer: said } }, next.value.step.barrels)
+/** An answer is kept; one that tells of a defect asks at once where it is. */
+function answer(check: string, said: 'yes' | 'no') {
+  if (!next.value) return
+  void store.enter({ kind: 'check', payload: { step: next.value.step.id, check, answer: said } }, next.value.step.barrels)
+  const tells = said === 'no' && checks.value.find(one => one.id === check)?.defect
+  if (tells) noting.value = tells
+}
 
 /** Steps at whose end diameters are measured as a matter of course; elsewhere a key opens it. */
 const measuring = ref(false)
@@ -56,7 +63,9 @@ const later = ref(new Set<string>())
 const early = computed(() => next.value && phases.indexOf(next.value.step.phase) < phases.indexOf('sand'))
 const turned = computed(() => state.value?.steps.some(one => one.step.id === 'turn' && one.status === 'done') ?? false)
 const atLadder = computed(() => next.value?.step.phase === 'sand' && !state.value?.steps.some(one => one.step.phase === 'sand' && one.status === 'done'))
+const filming = computed(() => next.value && ['coat', 'level'].includes(next.value.step.phase))
 const repairing = computed(() => open.value.find((defect) => {
+  if (defect.kind === 'sand-through') return filming.value && !defect.repair && !later.value.has(defect.id)
   if (!mendedFirst.includes(defect.kind) || (!early.value && !atLadder.value)) return false
   if (defect.repair === 'turn it out') return turned.value
   return !defect.repair && (atLadder.value || !later.value.has(defect.id))
@@ -65,11 +74,38 @@ function mend(way: RepairWay) {
   const defect = repairing.value
   if (defect) void store.enter({ kind: 'repair', payload: { defect: defect.id, way, step: next.value?.step.id ?? null } }, [defect.barrel])
 }
+/** What the air would do to the coat that is next, before its bottle is opened; and whether the bottle is past its time. */
+const warnings = computed(() => {
+  const step = next.value?.step
+  const air = workshop.workshop
+  if (step?.kind !== 'coat' || !air) return []
+  const faults = airFaults(air, step.product.setsBy ?? 'warmth').map(fault => `${fault.says} ${fault.remedy}`)
+  const until = keepsUntil(step.product)
+  if (until && new Date().toISOString().slice(0, 10) > until) faults.push(`This bottle keeps until about ${until}: try a drop on scrap first.`)
+  if (step.product.bottle?.opened === null) faults.push('The bottle is still sealed: note on the shelf that you open it today.')
+  return faults
+})
+/** The last step, if it went on too early or too late. */
+const lastOff = computed(() => {
+  const last = state.value?.steps.findLast(one => one.status !== 'open')
+  return last && state.value?.offTime.find(one => one.step === last.step.id)
+})
+
 /** What stands beside the next action: things to look at and to measure. */
-const beside = computed(() => checks.value.length > 0 || measures.value || next.value?.step.kind === 'sand')
+const beside = computed(() => checks.value.length > 0 || measures.value || (next.value && ['sand', 'level'].includes(next.value.step.kind)))
 function look(said: 'not yet' | 'cannot tell') {
   if (next.value?.step.kind === 'sand') void store.enter({ kind: 'look', payload: { step: next.value.step.id, answer: said } }, next.value.step.barrels)
 }
+/** A reading that was kept may tell how the coats build: the fit is asked for anew once the server has it. */
+async function measure(reading: DiameterReading) {
+  await store.enter({ kind: 'measure', payload: reading }, [reading.barrel])
+  if (filming.value && !outbox.pending.length) await workshop.learn().catch(() => undefined)
+}
+/** The step before the next one, for the section as it stands now. */
+const before = computed(() => {
+  const at = traced.value?.steps.findIndex(one => one.step.id === next.value?.step.id) ?? -1
+  return at > 0 ? traced.value!.steps[at - 1]!.step.id : null
+})
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 
 useWorkKeys({
@@ -104,9 +140,9 @@ useWorkKeys({
     </header>
     <p v-if="outbox.trouble" class="harm" role="alert">◆ {{ outbox.trouble }} It is kept here and will be sent again.</p>
 
-    <WorkDefect v-if="noting" :plan="plan" @note="note" @close="noting = false" />
+    <WorkDefect v-if="noting" :plan="plan" :looks="noting === true ? 'chip' : noting" @note="note" @close="noting = undefined" />
 
-    <WorkRepair v-else-if="repairing" :key="repairing.id" :defect="repairing" :plan="plan" :traced="traced" :turned="turned" :last="atLadder === true" :can-take-back="state.takeBack.length > 0" @mended="settle(repairing, 'mended')" @back="takeBack" @choose="mend" @leave="settle(repairing, 'left')" @later="later.add(repairing.id)" />
+    <WorkRepair v-else-if="repairing" :key="repairing.id" :defect="repairing" :plan="plan" :traced="traced" :step="next?.step.id ?? null" :turned="turned" :last="atLadder === true" :can-take-back="state.takeBack.length > 0" @mended="settle(repairing, 'mended')" @back="takeBack" @choose="mend" @leave="settle(repairing, 'left')" @later="later.add(repairing.id)" />
 
     <section v-else-if="next && words" class="next" :class="{ looking: beside }" aria-live="polite">
       <div class="say">
@@ -119,13 +155,19 @@ useWorkKeys({
           <span class="until"><b>ready {{ wait.ready }}</b><FigureOpen :figure="wait.length">{{ formatSpan(wait.length.value) }} in this air</FigureOpen></span>
         </div>
         <p v-else class="takes">about <FigureOpen :figure="next.handsOn" /></p>
+        <p v-if="wait?.late" class="harm told" role="status">◆ Past its latest time. {{ lateAdvice(wait.purpose) }}</p>
+        <p v-else-if="wait?.over && wait.latest" class="told quiet">At the latest by {{ clockTime(wait.latest, now) }}.</p>
+        <p v-if="lastOff" class="harm told" role="status">◆ {{ formatSpan(lastOff.by) }} too {{ lastOff.when }}. {{ lastOff.when === 'early' ? earlyAdvice(lastOff.purpose) : lateAdvice(lastOff.purpose) }}</p>
+        <p v-for="warning in warnings" :key="warning" class="harm told">◆ {{ warning }}</p>
       </div>
       <aside v-if="beside" class="beside" aria-label="To look at and to measure">
         <BarrelStick v-if="['cut', 'drill'].includes(next.step.kind) && !next.step.again" :stick="traced.stick" :mark="pen.mark" :colour="plan.inputs.material.colour" :section="traced.size.section.value" :drilled="next.step.kind === 'drill'" label="The stick to scale, with its cuts, the witness mark and from where it is drilled" />
         <PlanParts v-if="next.step.kind === 'parts'" :fitting="plan.inputs.fitting" class="parts" />
         <ShelfMoisture v-if="next.step.kind === 'dry' && blank" :blank="blank" />
         <WorkGrit v-if="next.step.kind === 'sand'" :key="next.step.id" :plan="plan" :traced="traced" :state="state" :step="next.step" @look="look" />
-        <WorkMeasure v-if="measures" :traced="traced" :state="state" :step="next.step.id" @measure="reading => void store.enter({ kind: 'measure', payload: reading }, [reading.barrel])" />
+        <WorkMeasure v-if="measures" :traced="traced" :state="state" :step="next.step.id" @measure="measure" />
+        <WorkOwnBuild v-if="measures" :plan="plan" :mark="pen.mark" />
+        <BuildSection v-if="next.step.kind === 'level' && !measures" size="work" :traced="traced" :step="before" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour" />
         <WorkChecks v-if="checks.length" :checks="checks" :short="next.step.kind === 'parts'" :step="next.step.id" :state="state" @answer="answer" />
       </aside>
       <WorkFilmStack v-else-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state" :traced="traced" />
@@ -172,6 +214,7 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .title { font: 700 clamp(2.4rem, 7.4vw, 6.2rem)/1.05 var(--font-head); letter-spacing: -0.02em; margin: 0.1rem 0 0.6rem; overflow-wrap: anywhere; }
 .how { font-size: 1.75rem; line-height: 1.3; }
 .why { font-size: 1.6rem; line-height: 1.35; color: var(--ink-2); }
+.told { font-size: 1.2rem; margin-top: 0.5rem; max-width: 46rem; }
 .takes { font-size: 1.4rem; margin-top: 1rem; color: var(--ink-2); }
 .wait { display: flex; align-items: flex-end; flex-wrap: wrap; gap: 0.2rem 1.6rem; margin-top: 0.6rem; }
 .count { font: 700 clamp(3.6rem, 9vw, 6.6rem)/1 var(--font-head); color: var(--wait); font-variant-numeric: tabular-nums; }

@@ -1,0 +1,5 @@
+export { coatAsFilm } from './coats'
+export type { Family, Reason } from './family'
+export { layersFor, type Adjustment } from './layers'
+export { buildOf, productFor } from './products'
+export * from './suits'

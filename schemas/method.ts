@@ -1,0 +1,43 @@
+import { array, boolean, lazy, mixed, number, ValidationError, type InferType } from 'yup'
+import { coatRoles, finishFamilies, methodFaults, sheens, type Method } from '../core/plan'
+import { exact, line, perhaps, word } from './common'
+
+const coats = () => number().integer().min(1, 'Should lie between 1 and 30.').max(30, 'Should lie between 1 and 30.').required()
+const range = exact({ least: coats(), most: coats() })
+const revPerMin = (least = 0) => number().min(least, `Should lie between ${least} and 5000 rev/min.`).max(5000, `Should lie between ${least} and 5000 rev/min.`).required()
+
+const layer = exact({
+  role: word(...coatRoles).required(),
+  count: lazy((value: unknown) => typeof value === 'object' && value !== null ? range : coats()),
+  soak: boolean().required(),
+  accelerate: boolean().required(),
+  applicator: word('foam', 'towel', 'spray', 'stick').required(),
+  speed: revPerMin(),
+  after: perhaps({ do: word('buff', 'cut back', 'wipe off').required(), when: word('each', 'between', 'last').required() }).nullable(),
+})
+
+/** The settings of a method: what a turner edits, and what a plan holds beside its name and version. */
+export const methodSettings = {
+  family: word(...finishFamilies).required(),
+  name: line(60).trim().min(1).required(),
+  layers: array(layer).max(6).required(),
+  levelling: lazy((value: unknown) => typeof value === 'number' ? number().integer().min(2, 'Should lie between 2 and 6 coats.').max(6, 'Should lie between 2 and 6 coats.').required() : mixed<'never' | 'at the end'>().oneOf(['never', 'at the end']).required()),
+  sheen: word(...sheens).required(),
+  polishes: word(0, 1, 2).required(),
+  speeds: exact({ sand: revPerMin(100), level: revPerMin(100), polish: revPerMin(100) }),
+  greatestJump: number().min(1.2, 'Should lie between 1.2 and 10.').max(10, 'Should lie between 1.2 and 10.').required(),
+}
+
+/** A method as it is kept by its turner. What no bench could do is told at its field. */
+export const methodSchema = exact(methodSettings).test('possible', '', (value) => {
+  const faults = value?.layers && value.family ? methodFaults(value as unknown as Method) : []
+  return faults.length ? new ValidationError(faults.map(fault => new ValidationError(fault.says, value, fault.field))) : true
+})
+export type MethodInput = Omit<Method, 'id' | 'version' | 'source'>
+export type CheckedMethod = InferType<typeof methodSchema>
+
+/** A change of a method: the version that was seen. */
+export const methodChangeSchema = exact({ version: number().integer().min(1).required(), method: methodSchema })
+
+/** A copy of a method under a name of its own. */
+export const methodCopySchema = exact({ of: line(60).min(1).required(), name: line(60).trim().min(1).required() })

@@ -1,0 +1,6 @@
+import { db } from '../db/connection'
+import { readAir } from '../db/air'
+import { route } from '../http/route'
+
+/** The air as it was read in the last weeks: running waits follow it. */
+export default route(async () => readAir(db()))

@@ -1,0 +1,6 @@
+import { db } from '../../db/connection'
+import { methodHistory } from '../../db/methods'
+import { nameParam } from '../../http/params'
+import { route } from '../../http/route'
+
+export default route(async event => methodHistory(db(), nameParam(event)))

@@ -1,0 +1,7 @@
+import { bottleSchema, type BottleChange } from '../../../schemas'
+import { db } from '../../db/connection'
+import { changeBottle } from '../../db/shelf'
+import { readChecked } from '../../http/body'
+import { route } from '../../http/route'
+
+export default route(async event => changeBottle(db(), await readChecked(event, bottleSchema) as BottleChange))
