@@ -1,6 +1,6 @@
 import { grainSize } from '../core/abrasives'
-import { planFor } from '../tests/support/inputs'
-import { abrasives, cautionsFor, defects, fittings, materials, products, usualAbrasives } from '.'
+import { methodOf, planFor } from '../tests/support/inputs'
+import { abrasives, cautionsFor, defects, fittings, materials, methods, products, usualAbrasives } from '.'
 
 const unique = (ids: string[]): void => expect(new Set(ids).size).toBe(ids.length)
 
@@ -42,4 +42,29 @@ it('shows a caution at every step that can hurt, and puts the label first', () =
   for (const step of planFor('oily-exotic').steps) if (risky.includes(step.kind)) expect(cautionsFor(step).length).toBeGreaterThan(0)
   expect(cautionsFor(planFor('oily-exotic').steps.find(step => step.kind === 'clean')!)[0]!.short).toMatch(/flammable/)
   for (const caution of materials.flatMap(({ id }) => planFor(id).steps.flatMap(cautionsFor))) expect(caution.more).toMatch(/label.*safety data sheet.*local rules/)
+})
+
+describe('cautions of finishes', () => {
+  const cautionOf = (method: string, kind: string, material = 'apple') => {
+    const step = planFor(material, 'click-8', { method: methodOf(method) }).steps.find(one => one.kind === kind)!
+    return cautionsFor(step).map(caution => caution.short).join(' ')
+  }
+  it('stand at the step that needs them: rags, solvent, spray, heat, fumes', () => {
+    expect(cautionOf('oil', 'coat')).toMatch(/Oily rags heat up by themselves/)
+    expect(cautionOf('oil', 'wipe off')).toMatch(/Oily rags/)
+    expect(cautionOf('sealer-lacquer-wax', 'coat')).toMatch(/No flame, no spark/)
+    expect(cautionOf('spray-lacquer', 'coat')).toMatch(/mask for solvent/)
+    expect(cautionOf('friction-polish', 'coat')).toMatch(/never round the fingers/)
+    expect(cautionOf('ca-thin-first', 'coat')).toMatch(/Fumes/)
+    expect(cautionOf('sealer-lacquer-wax', 'try', 'burr-resin')).toMatch(/flammable/)
+  })
+  it('every step of every finish that touches the work has one, and all of them defer to the label', () => {
+    for (const method of methods) {
+      for (const step of planFor('apple', 'click-8', { method }).steps.filter(one => ['coat', 'level'].includes(one.phase))) {
+        const cautions = cautionsFor(step)
+        expect([method.id, step.id, cautions.length > 0]).toEqual([method.id, step.id, true])
+        for (const caution of cautions) expect(caution.more).toMatch(/label, its safety data sheet and local rules stand above/)
+      }
+    }
+  })
 })

@@ -1,4 +1,4 @@
-import { array, boolean, lazy, mixed, number, ValidationError, type InferType } from 'yup'
+import { array, boolean, lazy, mixed, number, ValidationError } from 'yup'
 import { coatRoles, finishFamilies, methodFaults, sheens, type Method } from '../core/plan'
 import { exact, line, perhaps, word } from './common'
 
@@ -28,16 +28,19 @@ export const methodSettings = {
   greatestJump: number().min(1.2, 'Should lie between 1.2 and 10.').max(10, 'Should lie between 1.2 and 10.').required(),
 }
 
-/** A method as it is kept by its turner. What no bench could do is told at its field. */
-export const methodSchema = exact(methodSettings).test('possible', '', (value) => {
-  const faults = value?.layers && value.family ? methodFaults(value as unknown as Method) : []
+/** What no bench could do, at its field. */
+function possible(value: unknown): true | ValidationError {
+  const method = value as Method | undefined
+  const faults = method?.layers && method.family ? methodFaults(method) : []
   return faults.length ? new ValidationError(faults.map(fault => new ValidationError(fault.says, value, fault.field))) : true
-})
-export type MethodInput = Omit<Method, 'id' | 'version' | 'source'>
-export type CheckedMethod = InferType<typeof methodSchema>
+}
 
-/** A change of a method: the version that was seen. */
-export const methodChangeSchema = exact({ version: number().integer().min(1).required(), method: methodSchema })
+/** A method as it is kept by its turner. */
+export const methodSchema = exact(methodSettings).test('possible', '', possible)
+export type MethodInput = Omit<Method, 'id' | 'version' | 'source'>
+
+/** A change of a method: the version that was seen, and its settings as they are to be. */
+export const methodChangeSchema = exact({ version: number().integer().min(1).required(), ...methodSettings }).test('possible', '', possible)
 
 /** A copy of a method under a name of its own. */
 export const methodCopySchema = exact({ of: line(60).min(1).required(), name: line(60).trim().min(1).required() })

@@ -18,7 +18,7 @@ export const useMethods = defineStore('methods', () => {
   }
   /** Makes a new version; plans made before keep theirs. */
   async function change({ id, version, source: _, ...settings }: Method): Promise<Method> {
-    const body: { version: number, method: MethodInput } = { version, method: settings }
+    const body: MethodInput & { version: number } = { version, ...settings }
     const kept = await $fetch<Method>(`/api/methods/${id}`, { method: 'PUT', body })
     await load()
     return kept

@@ -7,12 +7,12 @@ test('methods are listed, copied, changed by version and put away; what is wrong
   expect(copied.status()).toBe(201)
   const { id, version, source: _, ...settings } = await copied.json()
 
-  const wrong = await request.put(`/api/methods/${id}`, { data: { version, method: { ...settings, layers: [] } } })
+  const wrong = await request.put(`/api/methods/${id}`, { data: { version, ...settings, layers: [] } })
   expect(wrong.status()).toBe(422)
-  expect((await wrong.json()).fields['method.layers']).toMatch(/at least one product/)
-  const changed = await request.put(`/api/methods/${id}`, { data: { version, method: { ...settings, sheen: 'satin' } } })
+  expect((await wrong.json()).fields.layers).toMatch(/at least one product/)
+  const changed = await request.put(`/api/methods/${id}`, { data: { version, ...settings, sheen: 'satin' } })
   expect(await changed.json()).toMatchObject({ version: 2, sheen: 'satin' })
-  const stale = await request.put(`/api/methods/${id}`, { data: { version, method: settings } })
+  const stale = await request.put(`/api/methods/${id}`, { data: { version, ...settings } })
   expect(stale.status()).toBe(409)
   expect((await stale.json()).newer).toMatchObject({ version: 2 })
 

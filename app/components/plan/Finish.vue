@@ -28,7 +28,8 @@ const settled = refDebounced(inputs, 250)
 const ways = computed(() => levellingWays(settled.value))
 const ranked = computed(() => rankedMethods(methods.methods ?? [], settled.value.material).map(({ method, verdict, reasons }) => {
   const figures = methodFigures({ ...settled.value, method })
-  return { method, verdict, reasons, figures, here: method.id === inputs.value.method.id, newer: method.id === inputs.value.method.id && method.version > inputs.value.method.version }
+  const missing = layersFor({ ...settled.value, method }).missing.map(role => role.replace(/ca\b/, 'CA'))
+  return { method, verdict, reasons, figures, missing, here: method.id === inputs.value.method.id, newer: method.id === inputs.value.method.id && method.version > inputs.value.method.version }
 }))
 const ml = (value: number) => `${value < 0.1 ? value.toFixed(2) : value.toFixed(1)} ml`
 const bottles = computed(() => props.traced.needs.map(need => ({ ...need, left: need.product.bottle?.left, until: keepsUntil(need.product), own: workshop.fit.products[need.product.id] })))
@@ -59,7 +60,7 @@ const total = computed(() => bottles.value.every(one => one.cost) && bottles.val
           </ul>
         </div>
         <table v-if="ways" class="ways">
-          <caption>The same coats, levelled two ways</caption>
+          <caption>Levelled two ways</caption>
           <thead><tr><th scope="col">levelled</th><th scope="col">coats</th><th scope="col">sure, µm</th><th scope="col">finish, hands on</th><th scope="col">worst risk</th></tr></thead>
           <tbody>
             <tr v-for="[name, way] in [['in stages of three', ways.staged], ['all at the end', ways.atTheEnd]] as const" :key="name">
@@ -84,7 +85,8 @@ const total = computed(() => bottles.value.every(one => one.cost) && bottles.val
           <li v-for="one in ranked" :key="one.method.id" :class="{ here: one.here, poor: one.verdict === 'does not suit' }">
             <button type="button" :aria-pressed="one.here && !one.newer" @click="(!one.here || one.newer) && emit('use', one.method)">
               <span class="name"><b>{{ one.method.name }}</b><span class="verdict">{{ one.verdict === 'does not suit' ? '◆ does not suit' : one.verdict }}</span></span>
-              <span class="quiet">{{ one.figures.coats ? `${one.figures.coats} coats` : 'no coats' }}<template v-if="hasFilm(one.method)">, {{ one.figures.traced.filmThinnest.value.toFixed(0) }} µm sure</template> · {{ formatSpan(one.figures.finishing.value) }} hands on · ready after {{ formatSpan(one.figures.ready.value) }}<template v-if="one.newer"> · <b>changed since: take version {{ one.method.version }}</b></template></span>
+              <span v-if="one.missing.length" class="reason against">◆ Not on the shelf: {{ one.missing.join(', ') }}</span>
+              <span v-else class="quiet">{{ one.figures.coats ? `${one.figures.coats} coats` : 'no coats' }}<template v-if="hasFilm(one.method)">, {{ one.figures.traced.filmThinnest.value.toFixed(0) }} µm sure</template> · {{ formatSpan(one.figures.finishing.value) }} hands on · ready after {{ formatSpan(one.figures.ready.value) }}<template v-if="one.newer"> · <b>changed since: take version {{ one.method.version }}</b></template></span>
               <span v-for="reason in one.reasons" :key="reason.says" :class="['reason', reason.weight]">{{ reason.weight === 'for' ? '+ ' : reason.weight === 'care' ? '! ' : '◆ ' }}{{ reason.says }}</span>
             </button>
           </li>

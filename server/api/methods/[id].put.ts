@@ -6,6 +6,6 @@ import { nameParam } from '../../http/params'
 import { route } from '../../http/route'
 
 export default route(async (event) => {
-  const { version, method } = await readChecked(event, methodChangeSchema)
+  const { version, ...method } = await readChecked(event, methodChangeSchema)
   return changeMethod(db(), nameParam(event), version, method as unknown as MethodInput)
 })
