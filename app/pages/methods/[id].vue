@@ -87,7 +87,7 @@ function takeVersion(method: Method) {
         <button type="button" class="key" @click="copy">Copy</button>
         <button type="button" class="key" @click="putAway(!away)">{{ away ? 'Take out again' : 'Put away' }}</button>
       </span>
-      <p class="quiet">{{ form.family }}, version {{ now.version }}. {{ family.looks }}. Good for {{ family.goodFor.charAt(0).toLowerCase() + family.goodFor.slice(1) }}. Asks {{ family.asks.charAt(0).toLowerCase() + family.asks.slice(1) }}.</p>
+      <p class="quiet">{{ form.family.charAt(0).toUpperCase() + form.family.slice(1) }}, version {{ now.version }}. {{ family.looks }}. Good for {{ family.goodFor.charAt(0).toLowerCase() + family.goodFor.slice(1) }}. Asks {{ family.asks.charAt(0).toLowerCase() + family.asks.slice(1) }}.</p>
     </header>
     <p v-if="away" class="quiet" role="status">Put away: it is not offered for new pens.</p>
     <form novalidate @submit.prevent="keep">
