@@ -28,6 +28,7 @@ export default withNuxt(
   },
   { files: ['reference/**/*.ts'], ignores: ['**/*.test.ts'], rules: forbid(outward('app|server|schemas', 'reference knows types of core only.')) },
   { files: ['schemas/**/*.ts'], ignores: ['**/*.test.ts'], rules: forbid(outward('app|server', 'schemas stand below app and server.')) },
+  { files: ['devices/**/*.ts'], ignores: ['**/*.test.ts'], rules: forbid(outward('app|server|schemas|reference|core', 'instruments know nothing of what is done with their readings.')) },
   { files: ['server/**/*.ts'], ignores: ['**/*.test.ts'], rules: forbid(outward('app', 'server imports nothing of app.')) },
   { files: ['app/**/*.{ts,vue}'], rules: { '@typescript-eslint/no-restricted-imports': ['error', { patterns: [pastTheDoor, { regex: 'server/', allowTypeImports: true, message: 'app takes types of the server only.' }] }] } },
 )

@@ -1,13 +1,13 @@
 const common = {
   transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2023' } }] },
-  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#reference$': '<rootDir>/reference', '^#schemas$': '<rootDir>/schemas', '^~/(.*)$': '<rootDir>/app/$1' },
+  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#reference$': '<rootDir>/reference', '^#schemas$': '<rootDir>/schemas', '^#devices(.*)$': '<rootDir>/devices$1', '^~/(.*)$': '<rootDir>/app/$1' },
   testPathIgnorePatterns: ['/node_modules/', '/.output/', '/.nuxt/'],
   modulePathIgnorePatterns: ['<rootDir>/.output/'],
 }
 
 export default {
   projects: [
-    { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,app,tests/rules}/**/*.test.ts'] },
+    { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,devices,app,tests/rules}/**/*.test.ts'] },
     { ...common, displayName: 'database', testMatch: ['<rootDir>/{server,scripts}/**/*.test.ts'], globalSetup: '<rootDir>/tests/database/setup.ts', globalTeardown: '<rootDir>/tests/database/teardown.ts' },
   ],
 }

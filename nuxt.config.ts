@@ -32,6 +32,7 @@ export default defineNuxtConfig({
     '#core': here('./core'),
     '#reference': here('./reference'),
     '#schemas': here('./schemas'),
+    '#devices': here('./devices'),
   },
   compatibilityDate: '2026-11-01',
   nitro: { typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } } },

@@ -5,6 +5,8 @@ const workshop = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
 const outbox = useOutbox()
+const live = useLive()
+const photos = usePhotos()
 const { dark } = useTheme()
 useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
 
@@ -20,6 +22,10 @@ async function begin() {
 onMounted(() => {
   void begin()
   void outbox.open()
+  live.open()
+  void photos.open()
+  // The bench opens without a network too, once it was opened with one.
+  if (!import.meta.dev && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js').catch(() => undefined)
 })
 </script>
 

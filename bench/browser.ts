@@ -16,7 +16,7 @@ export async function browserBench(): Promise<void> {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     // The loader of this script names inner functions by a helper that a page does not have.
     await page.addInitScript('globalThis.__name = one => one')
-    await page.goto(`${stand.address}/pens/${pens.find(one => one.pen.mark === 'C1')!.pen.id}`, { waitUntil: 'networkidle' })
+    await page.goto(`${stand.address}/pens/${pens.find(one => one.pen.mark === 'C1')!.pen.id}`)
     await page.getByRole('button', { name: 'Shape and size' }).click()
     await page.getByRole('slider', { name: /How full the lower barrel/ }).waitFor()
     const edits = await page.evaluate(async () => {
@@ -54,7 +54,7 @@ export async function browserBench(): Promise<void> {
     show('browser: shape changed until laid out anew', edits.slider)
     show('browser: an end turned until laid out anew', edits.end)
 
-    await page.goto(`${stand.address}/shelf/cutting`, { waitUntil: 'networkidle' })
+    await page.goto(`${stand.address}/shelf/cutting`)
     await page.getByLabel('Each pen only from its own wood').uncheck()
     await page.getByLabel('And sticks of').fill('300')
     await page.getByRole('spinbutton', { name: 'How many' }).fill('200')

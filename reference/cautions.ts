@@ -24,11 +24,14 @@ const all = {
   friction: { id: 'friction', short: 'Tool rest off. Paper towel that tears, never round the fingers; hot polish burns.', more: `Shellac polish carries alcohol: no flame near it. Press from below, with the lathe turning away from you. No loose sleeves. ${rest}` },
   wax: { id: 'wax', short: 'Tool rest off. Paper towel that tears, never round the fingers.', more: `Warm wax drags: keep the touch light. No loose sleeves, no gloves near the mandrel. ${rest}` },
   epoxy: { id: 'epoxy', short: 'Gloves while mixing, lathe off. The label comes first.', more: `Epoxy can sensitise the skin. Take the gloves off before the lathe runs. ${rest}` },
+  warm: { id: 'warm', short: 'A warm room, never an oven or a heater: vapour can burn.', more: `Air moving, nothing that sparks near it. ${rest}` },
+  hand: { id: 'hand', short: 'Lathe off. Blades and punches away from the hand; eyes protected.', more: `Parts under strain can spring off: pad them and keep your face away. ${rest}` },
   press: { id: 'press', short: 'Bore clear before you press: a crumb of glue splits the barrel.', more: `Pad plated parts, press slowly, eyes protected. ${rest}` },
 } satisfies Record<string, Caution>
 
 const byKind: Partial<Record<StepKind, readonly Caution[]>> = {
   'buff': [all.wax], 'cut back': [all.dust], 'wipe off': [all.oilyRags], 'try': [all.solvent],
+  'sand back': [all.dust], 'set aside': [all.warm], 'look again': [all.warm], 'fix': [all.hand],
   'dry': [all.oven], 'fill': [all.ca], 'flush': [all.turning],
   'cut': [all.saw], 'drill': [all.drill], 'square': [all.turning], 'turn': [all.turning], 'harden': [all.ca], 'sand': [all.dust],
   'level': [all.wet], 'smooth': [all.wet], 'polish': [all.dust], 'assemble': [all.press],

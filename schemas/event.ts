@@ -1,21 +1,20 @@
 import { array, number, object, type InferType } from 'yup'
 import type { BenchEvent } from '../core/bench'
-import { repairWays, type DefectKind } from '../core/defects'
-import { defects } from '../reference'
+import { defectKinds, repairWays } from '../core/defects'
 import { exact, line, moment, uuid, word } from './common'
 
 const barrel = () => word('lower', 'upper', 'only')
-const stepId = () => line(60).min(1)
-const defectKinds = defects.map(entry => entry.kind)
+const stepId = () => line(120).min(1)
 
 const payloads = {
   begin: exact({ step: stepId().required() }),
   done: exact({ step: stepId().required() }),
   skip: exact({ step: stepId().required() }),
   defect: exact({
-    kind: word<DefectKind>(...defectKinds).required(),
+    kind: word(...defectKinds).required(),
     barrel: barrel().required(),
     fromTip: number().min(0).max(300).required(),
+    around: number().min(0, 'Should lie between 0 and 359 degrees.').max(359, 'Should lie between 0 and 359 degrees.'),
     size: number().min(0.05, 'Should be 0.05 mm or more.').max(100).required(),
     step: stepId().nullable().defined(),
   }),
@@ -27,12 +26,20 @@ const payloads = {
     diameter: number().moreThan(0, 'Should be above 0.').max(60, 'Should be 60 mm or less.').required(),
     step: stepId().required(),
   }),
-  repair: exact({ defect: uuid().required(), way: word(...repairWays).required(), step: stepId().nullable().defined() }),
-  settle: exact({ defect: uuid().required(), how: word('mended', 'left').required() }),
+  coat: exact({ product: line(60).min(1).required(), step: stepId().nullable().defined() }),
+  time: exact({ step: stepId().required(), seconds: number().min(0, 'Should be 0 s or more.').max(86_400, 'Should be a day or less.').nullable().defined() }),
+  answer: exact({ defect: uuid().required(), question: line(40).min(1).required(), answer: word('yes', 'no', 'not known').required() }),
+  judge: exact({ defect: uuid().required(), cause: line(40).min(1).nullable().defined() }),
+  photo: exact({ defect: uuid().required(), photo: uuid().required() }),
+  repair: exact({ defect: uuid().required(), way: word(...repairWays).required(), step: stepId().nullable().defined(), from: stepId() }),
+  settle: exact({ defect: uuid().required(), how: word('mended', 'left', 'failed').required() }),
   undo: exact({ entries: array(uuid().required()).min(1).max(50).required() }),
 }
 
 const kinds = Object.keys(payloads) as (keyof typeof payloads)[]
+
+/** No clock is wronger than this, ms: a hundred years. */
+const AGES = 3_155_760_000_000
 
 /** One entry of the bench log, its payload checked by its kind. */
 export const eventSchema = exact({
@@ -42,11 +49,13 @@ export const eventSchema = exact({
   kind: word(...kinds).required(),
   at: moment().required(),
   device: line(60).required(),
+  /** How far the device’s clock was ahead, ms, as it knew when it made the entry. */
+  ahead: number().integer().min(-AGES).max(AGES),
   payload: object().required().when('kind', ([kind], plain) => payloads[kind as keyof typeof payloads] ?? plain),
 })
 
-/** A batch of entries, as the bench sends them. */
-export const eventBatchSchema = exact({ events: array(eventSchema).min(1).max(500).required() })
+/** A batch of entries, as the bench sends them, and the time on the device when it does. */
+export const eventBatchSchema = exact({ events: array(eventSchema).min(1).max(500).required(), sentAt: moment() })
 
 type Checked = InferType<typeof eventSchema>
 

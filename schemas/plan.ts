@@ -18,7 +18,7 @@ const abrasive = exact({
   worn: number().min(0).max(1), count: number().min(0),
 })
 const baseWait = perhaps({ plain: positive().max(1e8), accelerated: number().moreThan(0), latest: number().moreThan(0), source })
-const waits = perhaps({ 'square': baseWait, 'sand': baseWait, 'next coat': baseWait, 'level': baseWait, 'wipe off': baseWait, 'assemble': baseWait, 'hand over': baseWait })
+const waits = perhaps({ 'square': baseWait, 'sand': baseWait, 'next coat': baseWait, 'level': baseWait, 'wipe off': baseWait, 'assemble': baseWait, 'hand over': baseWait, 'rest': baseWait })
 const some = () => number().min(0)
 const product = exact({
   id: id(), name: name(), source,
@@ -65,11 +65,13 @@ const repair = exact({
 const base = {
   id: id(),
   again: string().max(120),
+  mend: string().max(120),
+  apart: boolean(),
   phase: word('blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assemble').required(),
   barrels: array(barrelId).min(1).max(2).required(),
-  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'wipe off', 'assemble', 'hand over').required(), since: word('tube', 'harden', 'fill', 'coat').required() }),
+  gate: perhaps({ purpose: word('square', 'sand', 'next coat', 'level', 'wipe off', 'assemble', 'hand over', 'rest').required(), since: word('tube', 'harden', 'fill', 'coat', 'set aside').required() }),
 }
-const plain = ['parts', 'cut', 'drill', 'dry', 'square', 'turn', 'buff', 'ends', 'assemble', 'check'] as const
+const plain = ['parts', 'cut', 'drill', 'dry', 'square', 'turn', 'buff', 'ends', 'assemble', 'check', 'look again'] as const
 const kind = (one: string) => mixed().oneOf([one]).required()
 
 const steps: Record<string, Schema> = {
@@ -82,11 +84,14 @@ const steps: Record<string, Schema> = {
   'clean': exact({ ...base, kind: kind('clean'), how: word('blow', 'alcohol', 'rinse').required() }),
   'coat': exact({
     ...base, kind: kind('coat'), product, number: number().integer().min(1).required(), accelerated: boolean().required(), soak: boolean().required(),
-    speed: number().min(0).required(), applicator: word('foam', 'towel', 'spray', 'stick').required(), mends: string().max(60),
+    speed: number().min(0).required(), applicator: word('foam', 'towel', 'spray', 'stick').required(), mends: string().max(120),
   }),
   'level': exact({ ...base, kind: kind('level'), abrasive }),
   'smooth': exact({ ...base, kind: kind('smooth'), abrasive }),
   'cut back': exact({ ...base, kind: kind('cut back'), abrasive }),
+  'sand back': exact({ ...base, kind: kind('sand back'), abrasive, whole: boolean().required() }),
+  'set aside': exact({ ...base, kind: kind('set aside'), seconds: positive() }),
+  'fix': exact({ ...base, kind: kind('fix'), how: word('ream', 'press on', 'take apart', 'flush the end', 'ease the end', 'touch up').required() }),
   ...Object.fromEntries((['try', 'wipe off', 'polish'] as const).map(one => [one, exact({ ...base, kind: kind(one), product })])),
 }
 

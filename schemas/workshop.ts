@@ -5,11 +5,14 @@ import { day, exact, line, perhaps, word } from './common'
 
 const habit = (least: number, most: number, unit = ' mm') => number().nullable().min(least, `Should lie between ${least} and ${most}${unit}.`).max(most, `Should lie between ${least} and ${most}${unit}.`)
 
+const celsius = () => number().min(-10, 'Should lie between -10 and 50 °C.').max(50, 'Should lie between -10 and 50 °C.').required()
+const humidity = () => number().min(1, 'Should lie between 1 and 100 %.').max(100, 'Should lie between 1 and 100 %.').required()
+
 /** The workshop: its air now, the units its turner reads, and their own ways of cutting where they are not the usual ones (null: as usual). */
 export const workshopSchema = exact({
   version: number().integer().min(1).required(),
-  celsius: number().min(-10, 'Should lie between -10 and 50 °C.').max(50, 'Should lie between -10 and 50 °C.').required(),
-  humidity: number().min(1, 'Should lie between 1 and 100 %.').max(100, 'Should lie between 1 and 100 %.').required(),
+  celsius: celsius(),
+  humidity: humidity(),
   units: word('metric', 'inch', 'inch64').required(),
   /** Spare at each end, saw kerf and least wall over a tube, mm; drill wander as a part of the depth. */
   perEnd: habit(0, 20),
@@ -18,6 +21,9 @@ export const workshopSchema = exact({
   leastWall: habit(0, 5),
 })
 export type Workshop = InferType<typeof workshopSchema>
+
+/** What a thermo-hygrometer reads. */
+export const airReadingSchema = exact({ celsius: celsius(), humidity: humidity() })
 
 const seconds = () => number().min(1, 'Should lie between 1 s and 60 days.').max(5_184_000, 'Should lie between 1 s and 60 days.')
 /** What a label says of a wait, s: how long, and by when at the latest. */

@@ -31,7 +31,6 @@ await main(async () => {
     const at = (mark: string, view = '') => `/pens/${pens.find(one => one.pen.mark === mark)!.pen.id}${view}`
     const shots: Shot[] = [
       { name: 'bench', path: '/', ready: '.rows' },
-      { name: 'pens', path: '/pens', ready: '.rows' },
       { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
       { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
       { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
@@ -41,7 +40,8 @@ await main(async () => {
       { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
       { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
-      { name: 'pen-card', path: at('B4', '/card'), ready: 'table' },
+      { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
+      { name: 'defects', path: '/pens/defects', ready: '.rows' },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'methods', path: '/methods', ready: 'article' },
       { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
@@ -53,7 +53,7 @@ await main(async () => {
     mkdirSync(FOLDER, { recursive: true })
     for (const { name, path, size = WIDE, dark, ready, first } of shots) {
       const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light', timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' })
-      await page.goto(`${stand.address}${path}`, { waitUntil: 'networkidle' })
+      await page.goto(`${stand.address}${path}`)
       await page.locator(ready).first().waitFor()
       await first?.(page)
       await page.evaluate(() => document.fonts.ready.then(() => undefined))
@@ -66,6 +66,16 @@ await main(async () => {
     await stand.end()
   }
 })
+
+/** A defect that is noted, judged and about to be mended. */
+async function whiteDots(page: Page) {
+  await page.keyboard.press('w')
+  await page.getByText('White dots', { exact: false }).first().click()
+  const strip = page.getByRole('img', { name: /tap where the defect is/ })
+  const box = (await strip.boundingBox())!
+  await strip.click({ position: { x: box.width * 0.3, y: box.height * 0.6 } })
+  await page.getByRole('list', { name: /Causes/ }).waitFor()
+}
 
 /** The finish panel, once its choices are worked out. */
 async function openFinish(page: Page) {

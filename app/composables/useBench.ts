@@ -1,21 +1,53 @@
+import { jobOf, nextPen, type Why } from '#core/bench'
+import { formatSpan } from '#core/units'
 import type { Band } from '~/utils/clock-line'
 import type { ListedPen } from '~~/server/api/pens/index.get'
 
-/** The pens as the bench sees them at this moment: what is free, what waits and until when, what has not been begun, what is finished. */
+/** The pens as the bench sees them at this moment: what is free, what waits and until when, what has not been begun, what is finished; and which one to take up next, and why. */
 export function useBench() {
   const store = usePens()
+  const bench = useBenchPens()
   const { now } = useClock()
-  const all = computed(() => store.pens ?? [])
+  /** What is known here of a pen is truer than the list: it has what is not sent yet. */
+  const all = computed((): ListedPen[] => {
+    const listed = new Map((store.pens ?? []).map(one => [one.pen.id, one]))
+    for (const { pen, summary } of bench.inWork) listed.set(pen.id, { pen, summary })
+    return [...listed.values()].map((one) => {
+      const board = bench.kept.has(one.pen.id) ? bench.boardOf(one.pen.id) : undefined
+      return board ? { pen: board.pen, summary: board.summary } : one
+    })
+  })
   const waits = (one: ListedPen) => one.summary.wait && new Date(one.summary.wait.until) > now.value
   const inWork = computed(() => all.value.filter(one => one.summary.stage === 'in work'))
-  const byTime = (a: ListedPen, b: ListedPen) => a.summary.wait!.until.localeCompare(b.summary.wait!.until)
-  const free = computed(() => inWork.value.filter(one => !waits(one)).sort((a, b) => a.summary.handsOnLeft - b.summary.handsOnLeft))
-  const waiting = computed(() => inWork.value.filter(waits).sort(byTime))
+  const waiting = computed(() => inWork.value.filter(waits).sort((a, b) => a.summary.wait!.until.localeCompare(b.summary.wait!.until)))
+
+  /** Worked out anew every two seconds, and when anything is entered. */
+  const tick = computed(() => Math.floor(now.value.getTime() / 2000) * 2000)
+  const next = computed(() => nextPen(bench.inWork.map(({ pen, state, traced }) => jobOf(pen.id, state, traced, new Date(tick.value).toISOString()))))
+  const free = computed(() => {
+    const order = next.value?.order ?? []
+    const rank = (one: ListedPen) => order.includes(one.pen.id) ? order.indexOf(one.pen.id) : order.length
+    return inWork.value.filter(one => !waits(one)).sort((a, b) => rank(a) - rank(b) || a.summary.handsOnLeft - b.summary.handsOnLeft)
+  })
   const bands = computed((): Band[] => waiting.value.map(({ pen, summary: { wait } }) =>
     ({ pen: pen.id, mark: pen.mark, words: wait!.words, from: new Date(wait!.from), until: new Date(wait!.until) })))
   return {
-    all, free, waiting, bands, inWork,
+    all, free, waiting, bands, inWork, next,
+    why: computed(() => next.value && whyWords(next.value.why)),
     planned: computed(() => all.value.filter(one => one.summary.stage === 'planned')),
     finished: computed(() => all.value.filter(one => one.summary.stage === 'finished')),
+  }
+}
+
+/** Why a pen comes next, in one line. */
+export function whyWords(why: Why): string {
+  const span = (seconds: number) => formatSpan(Math.max(1, seconds))
+  switch (why.kind) {
+    case 'only': return 'the only one with work left tonight'
+    case 'last hand': return 'nothing else could be waiting meanwhile'
+    case 'must': return why.within > 0 ? `must not be put off: at the latest in ${span(why.within)}` : 'past its latest time already'
+    case 'soon': return `ready in ${span(why.in)}: anything begun now would keep it standing`
+    case 'short work, long wait': return `${span(why.work)} of work, then ${span(why.wait)} run by themselves: taken first, it saves ${span(why.saves)} of standing about`
+    case 'as good as any': return 'as good as any: the least work to its next wait'
   }
 }

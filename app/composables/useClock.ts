@@ -1,11 +1,13 @@
 import { createSharedComposable, useDocumentVisibility, useNow } from '@vueuse/core'
 
-/** The time on this device, ticking four times a second, and set right at once when the tab wakes. All waits are read off it. */
+/** The time, ticking four times a second, and set right at once when the tab wakes. A device whose clock is wrong reckons with the workshop's. All waits are read off it. */
 export const useClock = createSharedComposable(() => {
-  const now = useNow({ interval: 250 })
+  const time = useRightTime()
+  const device = useNow({ interval: 250 })
   const visibility = useDocumentVisibility()
   watch(visibility, () => {
-    now.value = new Date()
+    device.value = new Date()
   })
+  const now = computed(() => new Date(device.value.getTime() - (time.ahead ?? 0)))
   return { now }
 })

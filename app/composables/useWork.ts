@@ -1,5 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 import { coatPlace, stepWords } from '#core/plan'
+import { keyboardWedge } from '#devices/wedge'
 import { formatCountdown, formatSpan } from '#core/units'
 import { cautionsFor } from '#reference'
 
@@ -30,19 +31,29 @@ export function useWork() {
     const step = store.state?.next
     if (!step || Date.now() - pressed < BOUNCE) return
     pressed = Date.now()
-    void store.enter({ kind: begins.value ? 'begin' : 'done', payload: { step: step.id } }, step.barrels)
+    store.enter({ kind: begins.value ? 'begin' : 'done', payload: { step: step.id } }, step.barrels)
+  }
+  /** A coat is on: the one that is next, else one more of what was put on last. */
+  function coat() {
+    const { state, plan } = store
+    if (!state || !plan) return
+    if (state.next?.kind === 'coat') return done()
+    const last = state.steps.findLast(one => one.step.kind === 'coat' && one.status === 'done')?.step
+    if (last?.kind !== 'coat' || Date.now() - pressed < BOUNCE) return
+    pressed = Date.now()
+    store.enter({ kind: 'coat', payload: { product: last.product.id, step: state.next?.id ?? null } }, last.barrels)
   }
   function skip() {
     const step = store.state?.next
-    if (step) void store.enter({ kind: 'skip', payload: { step: step.id } }, step.barrels)
+    if (step) store.enter({ kind: 'skip', payload: { step: step.id } }, step.barrels)
   }
   function takeBack() {
-    if (store.state?.takeBack.length) void store.enter({ kind: 'undo', payload: { entries: store.state.takeBack } })
+    if (store.state?.takeBack.length) store.enter({ kind: 'undo', payload: { entries: store.state.takeBack } })
   }
   function putBack() {
-    if (store.state?.putBack) void store.enter({ kind: 'undo', payload: { entries: [store.state.putBack] } })
+    if (store.state?.putBack) store.enter({ kind: 'undo', payload: { entries: [store.state.putBack] } })
   }
-  return { next, words, place, caution, wait, doneKey, done, skip, takeBack, putBack }
+  return { next, words, place, caution, wait, doneKey, done, coat, skip, takeBack, putBack }
 }
 
 /** Keys of the keyboard (and of a foot pedal that sends space), left alone while something is typed or another control has the focus. */
@@ -56,4 +67,14 @@ export function useWorkKeys(keys: Record<string, () => void>, active: () => bool
     event.preventDefault()
     act()
   })
+}
+
+/** Figures on the keyboard, when they mean anything: a calliper that types, or a finger on a number key. Left alone while something is typed. */
+export function useWedge(on: { reading: (text: string) => void, key: (figure: string) => void }, active: () => boolean) {
+  const take = keyboardWedge(on)
+  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+    const target = event.target as HTMLElement
+    if (!active() || event.repeat || event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, [contenteditable], [role=dialog]')) return
+    if (take(event.key)) event.preventDefault()
+  }, { capture: true })
 }

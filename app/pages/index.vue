@@ -3,17 +3,28 @@ useHead({ title: 'Bench · Oxlip' })
 const store = usePens()
 const { failed, loaded, again } = useLoad(store.load)
 const { now } = useClock()
-const { all, free, waiting, bands, inWork, planned, finished } = useBench()
+const { all, free, waiting, bands, inWork, planned, finished, next, why } = useBench()
+const boards = useBenchPens()
+const { ended } = useAlarms()
 
 const heading = computed(() => inWork.value.length ? `${countWord(inWork.value.length)} on the bench` : 'Nothing on the bench')
-const saying = computed(() => {
-  const first = free.value[0]
-  const soon = waiting.value[0]
-  const wait = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait!.until, now.value)}`
-  if (first && wait) return `next: ${first.pen.mark} now, then ${wait}`
-  if (first) return `next: ${first.pen.mark} now`
-  return wait ? `next: ${wait}` : ''
+/** The pen to take up next, by the order that leaves the fewest waits idle; before the logs are here, whatever is free. */
+const first = computed(() => inWork.value.find(one => one.pen.id === next.value?.pen) ?? free.value[0])
+const rows = computed(() => {
+  const rest = [...free.value, ...waiting.value].filter(one => one.pen.id !== first.value?.pen.id)
+  return first.value ? [first.value, ...rest] : rest
 })
+const saying = computed(() => {
+  const one = first.value
+  const soon = waiting.value.find(each => each.pen.id !== one?.pen.id)
+  const then = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait!.until, now.value)}`
+  if (!one) return then ? `next: ${then}` : ''
+  return `next: ${one.pen.mark}${why.value ? `, ${why.value}` : ' now'}${then ? `; then ${then}` : ''}`
+})
+useWedge({ reading: () => undefined, key: (figure) => {
+  const id = figure === '0' ? next.value?.pen : boards.inWork[Number(figure) - 1]?.pen.id
+  if (id) void navigateTo(`/pens/${id}/work`)
+} }, () => true)
 const freeLines = computed(() => free.value.map(one => ({ mark: one.pen.mark, words: one.summary.next!.title })))
 const due = computed(() => {
   const open = all.value.filter(one => one.summary.stage !== 'finished' && one.pen.due)
@@ -45,7 +56,7 @@ const due = computed(() => {
     <BenchClockLine v-if="inWork.length" :bands="bands" :free="freeLines" />
     <section v-if="inWork.length" aria-label="In work">
       <ul class="sheet rows">
-        <BenchRow v-for="(one, index) in [...free, ...waiting]" :key="one.pen.id" :listed="one" :next="index === 0 && free.length > 0" />
+        <BenchRow v-for="one in rows" :key="one.pen.id" :listed="one" :next="one.pen.id === first?.pen.id" :number="boards.inWork.findIndex(each => each.pen.id === one.pen.id) + 1" :ended="ended.includes(one.pen.mark)" />
       </ul>
     </section>
     <p v-if="due" class="quiet figures">{{ due }}</p>

@@ -89,3 +89,17 @@ it('one entry that is refused holds up no other, is kept, and is told', async ()
   expect(kept()).toEqual([])
   expect(outbox.trouble).toBeUndefined()
 })
+
+it('a browser that will keep nothing is told, and the entry is sent all the same', async () => {
+  const idb = jest.requireMock<{ update: (key: string, change: (kept?: BenchEvent[]) => BenchEvent[]) => Promise<void> }>('idb-keyval')
+  const kept_ = idb.update
+  idb.update = async () => Promise.reject(new Error('QuotaExceeded'))
+  server.away = true
+  const outbox = useOutbox()
+  await outbox.put(event(1))
+  expect([outbox.unkept, outbox.pending.length]).toEqual([true, 1])
+  server.away = false
+  await outbox.send()
+  idb.update = kept_
+  expect([server.taken, outbox.pending]).toEqual([[event(1).id], []])
+})

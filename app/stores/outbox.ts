@@ -2,6 +2,7 @@ import { get, update } from 'idb-keyval'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { BenchEvent } from '#core/bench'
+import { useLog } from './log'
 import { refused } from '~/utils/refusal'
 
 const KEY = 'oxlip-outbox'
@@ -10,9 +11,12 @@ const BATCH = 200
 
 /** Entries that the server has not confirmed yet. They are in the browser's own store before anything is sent, so a lost network or a reload loses none. */
 export const useOutbox = defineStore('outbox', () => {
+  const log = useLog()
   const pending = ref<BenchEvent[]>([])
   /** Why an entry was not taken, when the server answered and refused it. */
   const trouble = ref<string>()
+  /** Whether this browser’s own store refuses to keep what is entered: then a closed page would lose what is not sent. */
+  const unkept = ref(false)
   let current: Promise<void> | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -27,7 +31,12 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function put(event: BenchEvent) {
     pending.value = [...pending.value, event]
-    await update<BenchEvent[]>(KEY, (kept = []) => [...kept, event])
+    try {
+      await update<BenchEvent[]>(KEY, (kept = []) => [...kept, event])
+      unkept.value = false
+    } catch {
+      unkept.value = true
+    }
     await send()
   }
 
@@ -59,7 +68,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** Sends a batch and answers what was taken. One entry that is refused must not hold up the others, so then each goes alone. Throws when the server is away. */
   async function deliver(batch: readonly BenchEvent[]): Promise<readonly BenchEvent[]> {
     try {
-      await $fetch('/api/events', { method: 'POST', body: { events: batch } })
+      await $fetch('/api/events', { method: 'POST', body: { events: batch, sentAt: new Date().toISOString() } })
       return batch
     } catch (error) {
       const { status, fields, message } = refused(error)
@@ -76,9 +85,11 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function forget(sent: readonly BenchEvent[]) {
     const ids = new Set(sent.map(event => event.id))
-    await update<BenchEvent[]>(KEY, (kept = []) => kept.filter(event => !ids.has(event.id)))
+    log.take(sent)
+    // A store that refuses to forget only has the entries sent once more, which changes nothing.
+    await update<BenchEvent[]>(KEY, (kept = []) => kept.filter(event => !ids.has(event.id))).catch(() => undefined)
     pending.value = pending.value.filter(event => !ids.has(event.id))
   }
 
-  return { pending, trouble, open, put, send }
+  return { pending, trouble, unkept, open, put, send }
 })

@@ -3,19 +3,25 @@ import { leftOut, replay, type BenchEvent, type Entry } from '#core/bench'
 import { judgeReading, remarks, revisePlan, trace, type Sizing } from '#core/plan'
 import type { BarrelId } from '#core/barrel'
 import type { PenChange } from '#schemas'
-import type { WholePen } from '~~/server/api/pens/[id]/index.get'
 import type { Pen } from '~~/server/db/pens'
 
 /** One pen with its plan and its log; all that its screens show is worked out from these two. */
 export const usePen = defineStore('pen', () => {
   const outbox = useOutbox()
   const { units, air } = storeToRefs(useWorkshop())
-  const whole = ref<WholePen>()
-  const entered = ref<BenchEvent[]>([])
+  const bench = useBenchPens()
+  const time = useRightTime()
+  const current = ref<string>()
+  const whole = computed(() => current.value === undefined ? undefined : bench.kept.get(current.value))
 
   const pen = computed(() => whole.value?.pen)
   /** How the pen is being sized on the screen, before it is kept. */
   const draft = ref<Sizing>()
+  /** The version of the pen that the sizing began with. */
+  let draftOf: number | undefined
+  watch(draft, (now, before) => {
+    if (now && !before) draftOf = pen.value?.version
+  })
   const doneSteps = computed(() => new Set(whole.value ? replay(whole.value.plan, events.value).steps.filter(one => one.status !== 'open').map(one => one.step.id) : []))
   const planned = computed(() => {
     const kept = whole.value?.plan
@@ -25,10 +31,9 @@ export const usePen = defineStore('pen', () => {
     // No step follows from a shape or an end of one's own, so these keep the steps as they are, and what is drawn of them.
     return stepsFollow(wishes) === stepsFollow(kept.inputs.wishes) ? { ...kept, inputs: { ...kept.inputs, wishes } } : revisePlan(kept, { wishes }, doneSteps.value)
   })
-  const events = computed<BenchEvent[]>(() => {
-    const id = pen.value?.id
-    return [...whole.value?.events ?? [], ...entered.value, ...outbox.pending].filter(event => event.pen === id)
-  })
+  const events = computed<BenchEvent[]>(() => pen.value ? bench.eventsOf(pen.value.id) : [])
+  /** When hands were on other pens, which is no time of this one. */
+  const elsewhere = computed(() => whole.value?.elsewhere ?? [])
   const state = computed(() => planned.value && replay(planned.value, events.value, air.value))
   /** The plan as it stands, with what is being sized and the repairs chosen at the bench. */
   const plan = computed(() => state.value?.plan)
@@ -44,33 +49,38 @@ export const usePen = defineStore('pen', () => {
   })
 
   async function load(id: string) {
-    if (pen.value?.id !== id) {
-      whole.value = undefined
-      entered.value = []
-      draft.value = undefined
-    }
-    whole.value = await $fetch<WholePen>(`/api/pens/${id}`)
+    if (current.value !== id) draft.value = undefined
+    current.value = id
+    await bench.fetchPen(id)
   }
 
-  /** Enters something at the bench. It is shown at once, kept in the browser, and sent when the server answers. */
-  function enter(entry: Entry, barrels: readonly BarrelId[] = []) {
-    if (!pen.value) return
-    const event: BenchEvent = { ...entry, id: crypto.randomUUID(), pen: pen.value.id, barrels: [...barrels], at: nextMoment(), device: deviceName() }
-    entered.value = [...entered.value, event]
-    return outbox.put(event)
+  /** Enters something at the bench. It is shown at once, kept in the browser, and sent when the server answers. Answers its id. */
+  function enter(entry: Entry, barrels: readonly BarrelId[] = []): string | undefined {
+    if (!pen.value) return undefined
+    const clock = time.ahead === undefined ? {} : { ahead: time.ahead }
+    const event: BenchEvent = { ...entry, id: crypto.randomUUID(), pen: pen.value.id, barrels: [...barrels], at: nextMoment(), device: deviceName(), ...clock }
+    void outbox.put(event)
+    return event.id
   }
 
-  async function change(fields: Omit<PenChange, 'version'>) {
+  /** Changes the pen as it was at `version`: the one a form was opened with, since the pen on the screen follows other devices meanwhile. */
+  async function change(fields: Omit<PenChange, 'version'>, version = pen.value?.version) {
     if (!pen.value) return
-    await $fetch<Pen>(`/api/pens/${pen.value.id}`, { method: 'PATCH', body: { version: pen.value.version, ...fields } })
+    await $fetch<Pen>(`/api/pens/${pen.value.id}`, { method: 'PATCH', body: { version, ...fields } })
     await load(pen.value.id)
   }
 
   /** Keeps how the pen was sized on the screen; the plan follows. */
   async function keepSizing() {
-    if (!draft.value) return
-    await change({ sizing: draft.value })
-    draft.value = undefined
+    if (!draft.value || !pen.value) return
+    try {
+      await change({ sizing: draft.value }, draftOf)
+      draft.value = undefined
+    } catch (error) {
+      // Kept again it goes over what is newer, once that was seen.
+      draftOf = undefined
+      throw error
+    }
   }
 
   async function planAgain() {
@@ -79,7 +89,7 @@ export const usePen = defineStore('pen', () => {
     await load(pen.value.id)
   }
 
-  return { pen, plan, events, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
+  return { pen, plan, events, elsewhere, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
 })
 
 /** The wishes that steps follow from, as text to compare. */

@@ -10,5 +10,9 @@ export const usePens = defineStore('pens', () => {
     await outbox.send()
     pens.value = await $fetch<ListedPen[]>('/api/pens')
   }
-  return { pens, load }
+  /** The same for a list that was shown already. */
+  async function refresh() {
+    if (pens.value) await load()
+  }
+  return { pens, load, refresh }
 })

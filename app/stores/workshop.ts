@@ -38,6 +38,13 @@ export const useWorkshop = defineStore('workshop', () => {
   async function learn() {
     learnt.value = await $fetch<WorkshopLearnt>('/api/learnt')
   }
+  /** The air as it is by now: an instrument has read it. */
+  async function breathe() {
+    [workshop.value, air.value] = await Promise.all([$fetch<Workshop>('/api/workshop'), $fetch<AirReading[]>('/api/air')])
+  }
+  async function readAir(reading: { celsius: number, humidity: number }) {
+    air.value = await $fetch<AirReading[]>('/api/air', { method: 'POST', body: reading })
+  }
   async function save(wanted: Workshop) {
     workshop.value = await $fetch<Workshop>('/api/workshop', { method: 'PUT', body: wanted })
     air.value = await $fetch<AirReading[]>('/api/air')
@@ -54,5 +61,5 @@ export const useWorkshop = defineStore('workshop', () => {
   async function fillShelf() {
     shelf.value = await $fetch<Shelf>('/api/shelf/usual', { method: 'POST' })
   }
-  return { workshop, shelf, air, fit, builds, learn, sayBottle, learntOf, ownOf, units, load, save, putOnShelf, addOwnAbrasive, fillShelf }
+  return { workshop, shelf, air, fit, builds, learn, breathe, readAir, sayBottle, learntOf, ownOf, units, load, save, putOnShelf, addOwnAbrasive, fillShelf }
 })

@@ -63,8 +63,26 @@ export function grainLines({ barrel, x }: Pick<LaidBarrel, 'barrel' | 'x'>, y: n
   })
 }
 
-/** The barrel and the mm from its tip end under a point `mm` along the strip; undefined beside the barrels. */
-export function placeAt(strip: LaidStrip, mm: number): { barrel: BarrelId, fromTip: number } | undefined {
+/** A place on a pen: the barrel, mm from its tip end, and degrees around from the side that faces the turner, downward. */
+export interface StripPlace {
+  barrel: BarrelId
+  fromTip: number
+  around: number
+}
+
+/** The place under a point `mm` along the strip and `down` mm from its top; undefined beside the barrels. Only the near side can be pointed at. */
+export function placeAt(strip: LaidStrip, mm: number, down: number): StripPlace | undefined {
   const hit = strip.barrels.find(({ barrel, x }) => mm >= x && mm <= x + barrel.tubeLength)
-  return hit && { barrel: hit.barrel.id, fromTip: Math.round((mm - hit.x) * 10) / 10 }
+  if (!hit) return undefined
+  const fromTip = Math.round((mm - hit.x) * 10) / 10
+  const radius = diameterAt(hit.profile, fromTip) / 2
+  const up = Math.min(1, Math.max(-1, (down - strip.height / 2) / radius))
+  return { barrel: hit.barrel.id, fromTip, around: (Math.round(Math.asin(up) * 180 / Math.PI) + 360) % 360 }
+}
+
+/** Where a place lies on the strip, mm from its left and its top, and whether it is on the far side. All round, or nobody said: the middle. */
+export function pointOf(strip: LaidStrip, { barrel, fromTip, around }: Pick<StripPlace, 'barrel' | 'fromTip'> & { around?: number }): { x: number, y: number, far: boolean } {
+  const laid = strip.barrels.find(one => one.barrel.id === barrel)!
+  const radius = diameterAt(laid.profile, Math.min(fromTip, laid.barrel.tubeLength)) / 2
+  return { x: laid.x + fromTip, y: strip.height / 2 + (around === undefined ? 0 : Math.sin(around * Math.PI / 180) * radius), far: around !== undefined && around > 90 && around < 270 }
 }

@@ -4,7 +4,7 @@ import { trace } from '#core/plan'
 import { penErrors, emptyPen, freeMark, tidyPen } from './pen-form'
 import { along, clockScale, type Band } from './clock-line'
 import { refused } from './refusal'
-import { layStrip, outline, placeAt } from './strip'
+import { layStrip, outline, placeAt, pointOf } from './strip'
 import { logDepth, surfaceColumns } from './surface'
 import { clockTime, countWord, dayWords } from './times'
 import { planFor } from '../../tests/support/inputs'
@@ -48,9 +48,23 @@ describe('the mandrel strip', () => {
   it('finds the barrel and the place under a tap, and nothing beside it', () => {
     const strip = layStrip(fittings[0]!)
     const [lower, upper] = strip.barrels
-    expect(placeAt(strip, lower!.x + 12.34)).toEqual({ barrel: 'lower', fromTip: 12.3 })
-    expect(placeAt(strip, upper!.x)).toEqual({ barrel: 'upper', fromTip: 0 })
-    expect([placeAt(strip, 0), placeAt(strip, lower!.x - 0.1), placeAt(strip, strip.width)]).toEqual([undefined, undefined, undefined])
+    const middle = strip.height / 2
+    expect(placeAt(strip, lower!.x + 12.34, middle)).toEqual({ barrel: 'lower', fromTip: 12.3, around: 0 })
+    expect(placeAt(strip, upper!.x, middle)).toEqual({ barrel: 'upper', fromTip: 0, around: 0 })
+    expect([placeAt(strip, 0, middle), placeAt(strip, lower!.x - 0.1, middle), placeAt(strip, strip.width, middle)]).toEqual([undefined, undefined, undefined])
+  })
+  it('tells how far around a tap lies, and draws it where it was tapped; the far side is drawn as such', () => {
+    const strip = layStrip(fittings[0]!)
+    const x = strip.barrels[0]!.x + 20
+    const bottom = placeAt(strip, x, strip.height)!
+    expect([bottom.around, placeAt(strip, x, 0)!.around]).toEqual([90, 270])
+    for (const down of [0.4, 0.5, 0.62].map(part => part * strip.height)) {
+      const point = pointOf(strip, placeAt(strip, x, down)!)
+      expect(point.x).toBeCloseTo(x, 1)
+      expect(point.y).toBeCloseTo(down, 0)
+      expect(point.far).toBe(false)
+    }
+    expect(pointOf(strip, { barrel: 'lower', fromTip: 3, around: 180 }).far).toBe(true)
   })
   it('draws an outline that starts and ends at the metal and stays within the drawing, whatever the shape (property)', () => {
     const bulge = fc.double({ min: -2, max: 6, noNaN: true })

@@ -97,11 +97,11 @@ describe('a sand-through at the bench', () => {
     const state = replay(staged, events)
     expect(state.next).toMatchObject({ kind: 'coat', mends: noted.id })
     expect(state.checks.size).toBe(0)
-    expect(state.defects[0]!.settled).toBeUndefined()
+    expect(state.defects[0]!.status).toBe('mending')
     const covers = state.plan.steps.filter(step => step.kind === 'coat' && step.mends === noted.id)
     const covered = [...events, ...covers.map((step, index) => eventAt(20 + index * 60, 310 + index, done(step.id)))]
     expect(replay(staged, covered).next!.id).toBe('level.after.3')
-    expect(replay(staged, [...covered, eventAt(900, 400, done('level.after.3'))]).defects[0]!.settled).toMatchObject({ how: 'mended' })
+    expect(replay(staged, [...covered, eventAt(900, 400, done('level.after.3'))]).defects[0]!.status).toBe('mended')
   })
 
   it('taken back, the plan is as it was and the answer stands again', () => {

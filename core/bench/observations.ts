@@ -2,7 +2,7 @@ import { capacity, deepest, timeConstant, type SandingObservation } from '../san
 import { gritOverhead, mediumOf, passOf, sandSpeed, trace, type Plan } from '../plan'
 import { inOrder, type BenchEvent } from './event'
 import { leftOut, replay } from './replay'
-import { inForce } from './undo'
+import { takenBack } from './undo'
 
 /** A gap this long, s, is a pause: nothing is learnt from it. */
 const PAUSE = 900
@@ -18,8 +18,8 @@ export function sandingObservations(planned: Plan, events: Iterable<BenchEvent>)
   const { inputs } = plan
   const medium = mediumOf(inputs.material)
   if (medium.kind !== 'wood') return []
-  const holding = inForce(log)
-  const held = log.filter(event => holding.has(event.id) && event.kind !== 'undo')
+  const back = takenBack(log)
+  const held = log.filter(event => !back.has(event.id) && event.kind !== 'undo')
   const traced = trace({ ...plan, inputs: { ...inputs, own: undefined } }, leftOut(state.steps))
   return traced.steps.flatMap(({ step, before }) => {
     if (step.kind !== 'sand') return []

@@ -6,23 +6,24 @@ import { record } from './record'
 
 const plan = planFor('apple', 'twist-7')
 const ids = plan.steps.map(step => step.id)
+/** The first grit. */
+const first = ids[ids.indexOf('turn') + 1]!
 const workedTo = (id: string): BenchEvent[] => ids.slice(0, ids.indexOf(id) + 1).map((step, index) => eventAt(index * 100, index + 1, { kind: 'done', payload: { step } }))
 const chip = (step: string | null, size = 1) => eventAt(5000, 100, { kind: 'defect', payload: { kind: 'chip', barrel: 'upper', fromTip: 20, size, step } })
 const repair = (way: 'shavings and CA' | 'new blank' | 'turn it out', step: string | null) => eventAt(5010, 101, { kind: 'repair', payload: { defect: idOf(100), way, step } })
 const done = (seconds: number, number: number, step: string) => eventAt(seconds, number, { kind: 'done', payload: { step } })
 
 it('a fill chosen at the bench comes before the ladder, waits to set, and mends the defect when it is flush', () => {
-  const log = [...workedTo('turn'), chip('sand.P-320'), repair('shavings and CA', 'sand.P-320')]
+  const log = [...workedTo('turn'), chip(first), repair('shavings and CA', first)]
   const state = replay(plan, log)
   expect(state.next).toMatchObject({ kind: 'fill', barrels: ['upper'], accelerated: true })
   const filled = replay(plan, [...log, done(5100, 102, state.next!.id)])
   expect(filled.next?.kind).toBe('flush')
   // Thin CA in a fill, with accelerator: four minutes at 21 °C.
   expect(filled.waits).toMatchObject([{ purpose: 'sand', length: { value: 240 } }])
-  expect(filled.defects[0]).toMatchObject({ repair: 'shavings and CA' })
-  expect(filled.defects[0]!.settled).toBeUndefined()
+  expect(filled.defects[0]).toMatchObject({ status: 'mending', mends: [{ way: 'shavings and CA' }] })
   const flush = replay(plan, [...log, done(5100, 102, state.next!.id), done(5400, 103, filled.next!.id)])
-  expect(flush.defects[0]!.settled?.how).toBe('mended')
+  expect(flush.defects[0]!.status).toBe('mended')
   expect(flush.next?.id).toBe(ids[ids.indexOf('turn') + 1])
   expect(record(plan, [...log, done(5100, 102, state.next!.id)]).rows.some(row => row.step.kind === 'fill' && row.status === 'done')).toBe(true)
 })
@@ -46,15 +47,15 @@ it('a plan that has the repair already takes it once', () => {
 })
 
 it('taken back, the repair leaves the plan as it was; a later choice stands for the earlier', () => {
-  const log = [...workedTo('turn'), chip('sand.P-320'), repair('shavings and CA', 'sand.P-320')]
+  const log = [...workedTo('turn'), chip(first), repair('shavings and CA', first)]
   expect(replay(plan, [...log, eventAt(5020, 110, { kind: 'undo', payload: { entries: [idOf(101)] } })]).plan).toEqual(plan)
-  const other = eventAt(5030, 111, { kind: 'repair', payload: { defect: idOf(100), way: 'new blank', step: 'sand.P-320' } })
+  const other = eventAt(5030, 111, { kind: 'repair', payload: { defect: idOf(100), way: 'new blank', step: first } })
   expect(replay(plan, [...log, other]).plan.steps.some(step => step.kind === 'fill')).toBe(false)
 })
 
 it('a repair that cannot be placed adds no step', () => {
   const bare = planFor('apple', 'click-8', { shelf: without('thin-ca', 'medium-ca') })
-  expect(withRepairs(bare, [{ defect: 'd', kind: 'chip', way: 'shavings and CA', barrel: 'only', fromTip: 3, size: 1, step: null }])).toEqual(bare)
+  expect(withRepairs(bare, [{ defect: 'd', key: 'd', kind: 'chip', way: 'shavings and CA', barrel: 'only', fromTip: 3, size: 1, step: null }])).toEqual(bare)
   expect(replay(plan, [repair('shavings and CA', null)]).plan).toEqual(plan)
   expect(replay(plan, [chip('turn'), repair('turn it out', 'turn')]).plan).toEqual(plan)
 })

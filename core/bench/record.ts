@@ -3,7 +3,7 @@ import type { Plan, Step, WaitPurpose } from '../plan'
 import { trace } from '../plan'
 import { inOrder, type BenchEvent } from './event'
 import { leftOut, replay, waitOf, type BenchState, type StepState } from './replay'
-import { inForce } from './undo'
+import { takenBack } from './undo'
 
 /** A wait as it was kept: `shortBy` is how much earlier the next step was entered, in s; 0 when it was kept in full. */
 export interface KeptWait {
@@ -19,8 +19,10 @@ export interface RecordRow {
   planned: number
   /** Hands-on time, s. */
   handsOn: number | null
-  /** Whether the time was measured between entries, or is the planned one because there was a pause or nothing to measure from. */
-  timing: 'measured' | 'planned' | null
+  /** Whether the time was measured between entries, put right by the turner, or is the planned one because there was a pause or nothing to measure from. */
+  timing: 'measured' | 'yours' | 'planned' | null
+  /** What was measured but taken for a pause, s. */
+  pause?: number
   wait: KeptWait | null
 }
 
@@ -41,16 +43,19 @@ export interface PenRecord {
 /** A gap this many times the planned time, and at least ten minutes over it, is a pause [model]. */
 const PAUSE = { times: 5, over: 600 }
 
-/** The record of one pen: each step with its time, the waits kept or cut short, coats, defects and the hands-on time in all. */
-export function record(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): PenRecord {
+/**
+ * The record of one pen: each step with its time, the waits kept or cut short, coats, defects and the hands-on time in all. `elsewhere` are the moments (in their order) at which steps of other pens were entered: hands
+ * that were on those were not on this one.
+ */
+export function record(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = [], elsewhere: readonly string[] = []): PenRecord {
   const log = inOrder(events)
   const state = replay(planned, log, air)
   const { plan } = state
-  const holding = inForce(log)
+  const back = takenBack(log)
   // Noting and mending a defect counts to the step that is under way, so only steps part the time.
   // The first entry of all starts the clock, whatever it is.
-  const held = log.filter(event => holding.has(event.id) && event.kind !== 'undo')
-  const marks = held.filter((event, index) => index === 0 || ['begin', 'done', 'skip'].includes(event.kind)).map(event => event.at)
+  const held = log.filter(event => !back.has(event.id) && event.kind !== 'undo')
+  const marks = held.filter((event, index) => index === 0 || ['begin', 'done', 'skip', 'coat'].includes(event.kind)).map(event => event.at)
   const traced = trace(plan, leftOut(state.steps)).steps
 
   const rows = state.steps.map((one, index): RecordRow => {
@@ -61,8 +66,11 @@ export function record(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     const kept: KeptWait | null = wait
       ? { purpose: wait.purpose, seconds: wait.length.value, shortBy: Math.max(0, (Date.parse(wait.until) - Date.parse(one.at!)) / 1000) }
       : null
-    const from = marks.findLast(at => at < one.at!)
-    return { ...row, wait: kept, ...timed(expected, from, wait?.until, one.at!) }
+    const own = marks.findLast(at => at < one.at!)
+    const other = lastBefore(elsewhere, one.at!)
+    const from = own && other && other > own ? other : own
+    const yours = state.times.get(one.step.id)
+    return { ...row, wait: kept, ...(yours == null ? timed(expected, from, wait?.until, one.at!) : { handsOn: yours, timing: 'yours' as const }) }
   })
   return {
     rows,
@@ -77,10 +85,21 @@ export function record(planned: Plan, events: Iterable<BenchEvent>, air: readonl
   }
 }
 
+/** The last of these moments before one; they stand in their order. */
+function lastBefore(moments: readonly string[], at: string): string | undefined {
+  let [low, high] = [0, moments.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (moments[middle]! < at) low = middle + 1
+    else high = middle
+  }
+  return moments[low - 1]
+}
+
 /** Time from the entry before it, or from the end of its wait if that came later and was kept. */
-function timed(planned: number, from: string | undefined, waitEnds: string | undefined, at: string): Pick<RecordRow, 'handsOn' | 'timing'> {
+function timed(planned: number, from: string | undefined, waitEnds: string | undefined, at: string): Pick<RecordRow, 'handsOn' | 'timing' | 'pause'> {
   if (!from) return { handsOn: planned, timing: 'planned' }
   const start = waitEnds && waitEnds > from && waitEnds < at ? waitEnds : from
   const seconds = (Date.parse(at) - Date.parse(start)) / 1000
-  return seconds > Math.max(planned * PAUSE.times, planned + PAUSE.over) ? { handsOn: planned, timing: 'planned' } : { handsOn: seconds, timing: 'measured' }
+  return seconds > Math.max(planned * PAUSE.times, planned + PAUSE.over) ? { handsOn: planned, timing: 'planned', pause: seconds - planned } : { handsOn: seconds, timing: 'measured' }
 }

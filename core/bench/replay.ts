@@ -1,9 +1,9 @@
-import type { Defect, RepairWay } from '../defects'
-import { coatCount, endOfRepair, stepWaits, withRepairs, type ChosenRepair, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
+import { coatCount, endOfRepair, extraCoatId, standingCoats, stepWaits, withExtraCoat, withRepairs, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
 import { airAt, waitEnds, type AirReading, type Climate } from '../climate'
 import { worked, type Figure } from '../figures'
 import { inOrder, type BenchEvent, type EventOf } from './event'
-import { inForce } from './undo'
+import { defectStates, editsOf, type DefectState } from './defects'
+import { takenBack } from './undo'
 
 export interface StepState {
   step: Step
@@ -32,15 +32,6 @@ export interface OffTime {
   purpose: WaitPurpose
   when: 'early' | 'late'
   by: number
-}
-
-export interface DefectState extends Defect {
-  at: string
-  /** The step under way when it was found. */
-  step: string | null
-  /** The way chosen to mend it before the ladder. */
-  repair?: RepairWay
-  settled?: { how: 'mended' | 'left', at: string }
 }
 
 /** A diameter that was measured, and when. */
@@ -73,6 +64,8 @@ export interface BenchState {
   /** What was looked at, by step and check; the last answer counts. */
   checks: Map<string, 'yes' | 'no'>
   measured: MeasuredDiameter[]
+  /** Hands-on times that were put right afterwards, by step, s; null: as measured after all. */
+  times: Map<string, number | null>
   /** Entries of steps that this version of the plan no longer has. */
   offPlan: BenchEvent[]
   /** What “take back” would take back: the latest entry in force with its repetitions. Empty when there is none. */
@@ -88,14 +81,15 @@ export interface BenchState {
  */
 export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): BenchState {
   const ordered = inOrder(events)
-  const holding = inForce(ordered)
-  const held = ordered.filter(event => holding.has(event.id))
-  const plan = withRepairs(planned, chosenRepairs(held))
+  const back = takenBack(ordered)
+  const held = ordered.filter(event => !back.has(event.id))
+  const edits = editsOf(held)
+  const plan = edits.reduce((now, edit) => edit.kind === 'repair' ? withRepairs(now, [edit.repair]) : withExtraCoat(now, edit.coat), planned)
 
   const settledBy = firstByStep(held)
   const steps = plan.steps.map((step): StepState => {
     const entry = settledBy.get(step.id)
-    return entry ? { step, status: entry.kind === 'done' ? 'done' : 'skipped', at: entry.at, entry: entry.id } : { step, status: 'open' }
+    return entry ? { step, status: entry.kind === 'skip' ? 'skipped' : 'done', at: entry.at, entry: entry.id } : { step, status: 'open' }
   })
   const next = steps.find(state => state.status === 'open')?.step ?? null
   const known = new Set(plan.steps.map(step => step.id))
@@ -109,14 +103,18 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     next,
     waits: runningWaits(plan, steps, air),
     offTime: steps.flatMap(state => offTime(plan, state, steps, air) ?? []),
-    coats: { on: steps.filter(({ step, status }) => step.kind === 'coat' && status === 'done').length, planned: coatCount(plan) },
-    defects: defectStates(held, plan, steps),
+    coats: coatsOn(plan, steps),
+    defects: defectStates(held, edits, key => endDone(plan, steps, key)),
     checks: answers(held),
-    measured: held.flatMap(event => event.kind === 'measure' ? [{ ...event.payload, id: event.id, at: event.at }] : []),
+    measured: held.filter((event): event is EventOf<'measure'> => event.kind === 'measure').map(event => ({ ...event.payload, id: event.id, at: event.at })),
     offPlan: held.filter(event => isStepEntry(event) && !known.has(event.payload.step)),
     takeBack: lastEntry(held),
     putBack: latest?.kind === 'undo' ? latest.id : null,
-    log: ordered.map(event => ({ event, inForce: holding.has(event.id), repeated: isSettling(event) && settledBy.get(event.payload.step)?.id !== event.id && holding.has(event.id) })),
+    times: new Map(held.filter((event): event is EventOf<'time'> => event.kind === 'time').map(({ payload }) => [payload.step, payload.seconds])),
+    log: ordered.map((event) => {
+      const inForce = !back.has(event.id)
+      return { event, inForce, repeated: inForce && isSettling(event) && settledBy.get(event.payload.step)?.id !== event.id }
+    }),
   }
 }
 
@@ -124,11 +122,31 @@ type StepEntry = EventOf<'begin'> | EventOf<'done'> | EventOf<'skip'>
 const isStepEntry = (event: BenchEvent): event is StepEntry => event.kind === 'begin' || isSettling(event)
 const isSettling = (event: BenchEvent): event is EventOf<'done'> | EventOf<'skip'> => event.kind === 'done' || event.kind === 'skip'
 
-/** For every step its first entry that settles it: two devices that say “done” put one coat on. */
-function firstByStep(held: readonly BenchEvent[]): Map<string, EventOf<'done'> | EventOf<'skip'>> {
-  const first = new Map<string, EventOf<'done'> | EventOf<'skip'>>()
-  for (const event of held) if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
+/** For every step its first entry that settles it: two devices that say “done” put one coat on. A coat more than planned settles its own step. */
+function firstByStep(held: readonly BenchEvent[]): Map<string, EventOf<'done'> | EventOf<'skip'> | EventOf<'coat'>> {
+  const first = new Map<string, EventOf<'done'> | EventOf<'skip'> | EventOf<'coat'>>()
+  for (const event of held) {
+    if (event.kind === 'coat') first.set(extraCoatId(event.id), event)
+    else if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
+  }
   return first
+}
+
+/** How many coats stand, of how many in the end. Until a finish is sanded off its coats still count as on. */
+function coatsOn(plan: Plan, steps: readonly StepState[]): BenchState['coats'] {
+  const last = steps.findLastIndex(({ step, status }) => step.kind === 'sand back' && step.whole && status === 'done')
+  const on = steps.slice(last + 1).filter(({ step, status }) => step.kind === 'coat' && !step.apart && status === 'done').length
+  const planned = last < 0 && standingCoats(plan).length < coatsIn(plan) ? coatsBeforeStrip(plan) : coatCount(plan)
+  return { on, planned }
+}
+
+const coatsIn = (plan: Plan): number => plan.steps.filter(step => step.kind === 'coat' && !step.apart).length
+const coatsBeforeStrip = (plan: Plan): number => plan.steps.slice(0, plan.steps.findIndex(step => step.kind === 'sand back' && step.whole)).filter(step => step.kind === 'coat' && !step.apart).length
+
+/** When the last step of a mend was done, if it was. */
+function endDone(plan: Plan, steps: readonly StepState[], key: string): string | undefined {
+  const end = endOfRepair(plan, key)
+  return end && steps.find(one => one.step.id === end.id && one.status === 'done')?.at
 }
 
 function runningWaits(plan: Plan, steps: readonly StepState[], air: readonly AirReading[]): RunningWait[] {
@@ -180,43 +198,15 @@ export const leftOut = (steps: readonly StepState[]): Set<string> =>
 /** The key of an answer in `checks`. */
 export const checkKey = (step: string, check: string): string => `${step} ${check}`
 
-/** What was looked at, the last answer of each; what was seen at a levelling before its sand-through was covered is looked at anew. */
+/** What was looked at, the last answer of each; what was seen at a step before a mend came before it is looked at anew. */
 function answers(held: readonly BenchEvent[]): BenchState['checks'] {
   const found = new Map<string, 'yes' | 'no'>()
   for (const event of held) {
     if (event.kind === 'check') found.set(checkKey(event.payload.step, event.payload.check), event.payload.answer)
-    if (event.kind !== 'repair' || event.payload.way !== 'more coats') continue
+    if (event.kind !== 'repair') continue
     for (const key of found.keys()) if (key.startsWith(`${event.payload.step} `)) found.delete(key)
   }
   return found
-}
-
-/** The repairs in force, the last choice for each defect. */
-function chosenRepairs(held: readonly BenchEvent[]): ChosenRepair[] {
-  const defects = new Map(held.flatMap(event => event.kind === 'defect' ? [[event.id, event.payload] as const] : []))
-  const last = new Map<string, EventOf<'repair'>>()
-  for (const event of held) if (event.kind === 'repair') last.set(event.payload.defect, event)
-  return [...last.values()].flatMap(({ payload: { defect, way, step } }): ChosenRepair[] => {
-    const found = defects.get(defect)
-    return found ? [{ defect, way, step, kind: found.kind, barrel: found.barrel, fromTip: found.fromTip, size: found.size }] : []
-  })
-}
-
-function defectStates(held: readonly BenchEvent[], plan: Plan, steps: readonly StepState[]): DefectState[] {
-  const settled = new Map<string, EventOf<'settle'>>()
-  for (const event of held) if (event.kind === 'settle') settled.set(event.payload.defect, event)
-  const ways = new Map(chosenRepairs(held).map(repair => [repair.defect, repair.way]))
-  return held.filter((event): event is EventOf<'defect'> => event.kind === 'defect').map(({ id, at, payload }): DefectState => {
-    const end = settled.get(id)
-    const last = endOfRepair(plan, id)
-    const mended = last && steps.find(one => one.step.id === last.id && one.status === 'done')
-    const way = ways.get(id)
-    return {
-      id, at, ...payload,
-      ...(way ? { repair: way } : {}),
-      ...(end ? { settled: { how: end.payload.how, at: end.at } } : mended ? { settled: { how: 'mended' as const, at: mended.at! } } : {}),
-    }
-  })
 }
 
 function lastEntry(held: readonly BenchEvent[]): string[] {

@@ -2,6 +2,7 @@ import type { Fitting } from '../barrel'
 import { isResin, stepWords, trace, waitWords, type Plan } from '../plan'
 import type { AirReading } from '../climate'
 import type { UnitWords } from '../units'
+import { isOpen } from './defects'
 import type { BenchEvent } from './event'
 import { leftOut, replay } from './replay'
 
@@ -45,7 +46,7 @@ export function summarise(planned: Plan, events: readonly BenchEvent[], units: U
     coats: state.coats,
     stepsDone: settled.length,
     stepsPlanned: state.steps.length,
-    openDefects: state.defects.filter(defect => !defect.settled).length,
+    openDefects: state.defects.filter(isOpen).length,
     handsOnLeft: traced.steps.filter(one => open.has(one.step.id)).reduce((sum, one) => sum + one.handsOn.value, 0),
     lastEntryAt: state.log.findLast(entry => entry.inForce && entry.event.kind !== 'undo')?.event.at ?? null,
   }

@@ -1,30 +1,30 @@
 import type { BenchEvent, EventOf } from './event'
 
 /**
- * Which entries are in force. An entry is taken back while an undo of it is in force, and an undo can itself be taken back, to any depth. Undos that take one
+ * Which entries are taken back; all others are in force. An entry is taken back while an undo of it is in force, and an undo can itself be taken back, to any depth. Undos that take one
  * another back in a ring, which no bench makes, and undos that hang on such a ring, take nothing back. Depends on the set of events only, not on their order.
  */
-export function inForce(events: readonly BenchEvent[]): Set<string> {
-  const byId = new Map(events.map(event => [event.id, event]))
+export function takenBack(events: readonly BenchEvent[]): Set<string> {
   const undos = events.filter((event): event is EventOf<'undo'> => event.kind === 'undo')
+  const back = new Set<string>()
+  const byId = new Map(undos.map(undo => [undo.id, undo]))
   /** How many undos of each entry are not judged yet. */
   const waiting = new Map<string, number>()
   for (const undo of undos) for (const target of targetsOf(undo)) waiting.set(target, (waiting.get(target) ?? 0) + 1)
 
-  const takenBack = new Set<string>()
-  const judged = events.filter(event => !waiting.has(event.id))
-  for (const event of judged) {
-    if (event.kind !== 'undo') continue
-    for (const target of targetsOf(event)) {
-      if (!takenBack.has(event.id)) takenBack.add(target)
+  // Only undos have to be judged: whether any other entry is in force follows from them.
+  const judged = undos.filter(undo => !waiting.has(undo.id))
+  for (const undo of judged) {
+    for (const target of targetsOf(undo)) {
+      if (!back.has(undo.id)) back.add(target)
       const left = waiting.get(target)! - 1
       waiting.set(target, left)
-      const entry = byId.get(target)
-      // An entry is judged when its last undo is; those in a ring never are, and so stay in force.
-      if (left === 0 && entry) judged.push(entry)
+      const other = byId.get(target)
+      // An undo is judged when its last undo is; those in a ring never are, and so stay in force.
+      if (left === 0 && other) judged.push(other)
     }
   }
-  return new Set(events.filter(event => !takenBack.has(event.id)).map(event => event.id))
+  return back
 }
 
 const targetsOf = (undo: EventOf<'undo'>): ReadonlySet<string> => new Set(undo.payload.entries)

@@ -1,2 +1,4 @@
+export * from './cause'
 export * from './defect'
+export * from './diagnose'
 export * from './repairs'

@@ -1,25 +1,51 @@
 import fc from 'fast-check'
-import { mendedFirst, repairs, type RepairPlace } from './repairs'
+import { defects, repairRows } from '../../reference'
+import { defectKinds, workStages } from './defect'
+import { repairs, type RepairPlace } from './repairs'
 
-const place: RepairPlace = { resin: false, hasCa: true, toTurnOff: 0, wall: 1 }
-const ways = (kind: 'chip' | 'crack' | 'void', size: number, change: Partial<RepairPlace> = {}) => repairs({ kind, size }, { ...place, ...change }).map(one => one.way)
+const place: RepairPlace = { stage: 'turn', material: 'wood', hasCa: true, film: true, coatsToCome: true, twoBarrels: false, toTurnOff: 0 }
+const ways = (kind: (typeof defectKinds)[number], size: number, change: Partial<RepairPlace> = {}) => repairs(repairRows, { kind, size }, { ...place, ...change }).map(one => one.way)
 
 it('a chip that goes with the shavings is turned out, a small one filled, a large one means a new blank', () => {
   expect(ways('chip', 1, { toTurnOff: 2 })).toEqual(['turn it out', 'shavings and CA', 'new blank'])
   expect(ways('chip', 0.4)).toEqual(['thin CA', 'shavings and CA', 'new blank'])
-  expect(ways('chip', 2)).toEqual(['shavings and CA', 'new blank'])
   expect(ways('chip', 8)).toEqual(['new blank'])
+  expect(ways('crack', 20)).toEqual(['new blank'])
 })
-it('a hairline takes thin CA, resin takes clear CA, and without CA only the lathe or a new blank helps', () => {
-  expect(ways('crack', 12)[0]).toBe('new blank')
-  expect(ways('crack', 2)).toEqual(['thin CA', 'new blank'])
-  expect(ways('void', 1, { resin: true })).toEqual(['clear CA', 'new blank'])
+it('resin takes clear CA, a hybrid either, and without CA only another barrel helps', () => {
+  expect(ways('void', 1, { material: 'resin' })).toEqual(['clear CA', 'new blank'])
+  expect(ways('void', 1, { material: 'both' })).toEqual(['shavings and CA', 'clear CA', 'new blank'])
   expect(ways('chip', 1, { hasCa: false })).toEqual(['new blank'])
 })
-it('always offers a way for what is mended first, with one recommended, and none for the rest (property)', () => {
-  fc.assert(fc.property(fc.constantFrom(...mendedFirst), fc.double({ min: 0.05, max: 30, noNaN: true }), fc.boolean(), fc.boolean(), fc.double({ min: -1, max: 8, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (kind, size, resin, hasCa, toTurnOff, wall) => {
-    const found = repairs({ kind, size }, { resin, hasCa, toTurnOff, wall })
-    expect(found.filter(one => one.recommended)).toEqual([found[0]])
+it('late in the work what was filled early is buried, and a second barrel brings its pair along', () => {
+  expect(ways('chip', 1, { stage: 'level' })).toEqual(['bury', 'new blank'])
+  expect(ways('chip', 1, { stage: 'level', twoBarrels: true })).toEqual(['bury', 'new blank', 'new pair'])
+})
+
+it('covers every row of the catalogue at every stage where it can be found, each way with its reason and its source (property)', () => {
+  for (const entry of defects) for (const stage of entry.stages) expect([entry.kind, stage, ways(entry.kind, entry.usual, { stage, toTurnOff: 1 }).filter(way => way !== 'new blank').length > 0]).toEqual([entry.kind, stage, true])
+  for (const row of repairRows) {
+    expect(row.says.length * row.why.length).toBeGreaterThan(0)
+    expect(row.source.mark).toBe('trade')
+    for (const kind of row.kinds) expect(row.stages.some(stage => defects.find(entry => entry.kind === kind)!.stages.includes(stage))).toBe(true)
+  }
+})
+
+it('the chance is the table’s until one’s own record says more, and a way that failed here is half as likely (property)', () => {
+  const chance = (record: { worked: number, failed: number }, tried: number) => repairs(repairRows, { kind: 'chip', size: 1 }, place, () => record, Array.from({ length: tried }, () => 'shavings and CA' as const)).find(one => one.way === 'shavings and CA')!.chance
+  // 0.85 counts as six mends: with four that failed (0.85 · 6) / 10.
+  expect(chance({ worked: 0, failed: 4 }, 0)).toBeCloseTo(0.51, 10)
+  expect(chance({ worked: 0, failed: 0 }, 1)).toBeCloseTo(0.425, 10)
+  fc.assert(fc.property(fc.nat(50), fc.nat(50), fc.nat(3), (worked, failed, tried) => {
+    const now = chance({ worked, failed }, tried)
+    expect(now).toBeGreaterThan(0)
+    expect(chance({ worked: worked + 1, failed }, tried)).toBeGreaterThan(now)
+    expect(chance({ worked, failed: failed + 1 }, tried)).toBeLessThan(now)
   }))
-  expect(repairs({ kind: 'ridges', size: 1 }, place)).toEqual([])
+})
+
+it('any defect of any size at any stage has a way out (property)', () => {
+  fc.assert(fc.property(fc.constantFrom(...defectKinds), fc.constantFrom(...workStages), fc.double({ min: 0.05, max: 60, noNaN: true }), (kind, stage, size) => {
+    expect(ways(kind, size, { stage })).toContain('new blank')
+  }))
 })

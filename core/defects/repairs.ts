@@ -1,67 +1,97 @@
 import type { BarrelId } from '../barrel'
-import type { Defect, DefectKind } from './defect'
+import type { Source } from '../figures'
+import type { Defect, DefectKind, WorkStage } from './defect'
 
-/** A way to mend: what turning shows, before the ladder; a sand-through, while the film is built. */
-export type RepairWay = 'turn it out' | 'thin CA' | 'shavings and CA' | 'clear CA' | 'new blank' | 'more coats'
+/** Every way to mend. What steps each puts into a plan is the plan's business. */
+export const repairWays = [
+  'turn it out', 'thin CA', 'shavings and CA', 'clear CA', 'back in the ladder', 'true it', 'flush the end', 'bury', 'more coats', 'level out', 'level coarser', 'sand back and cover', 'end coats', 'ease the end',
+  'recoat', 'set aside', 'polish again', 'strip', 'touch up', 'ream', 'press on', 'take apart', 'new blank', 'new pair',
+] as const
+export type RepairWay = typeof repairWays[number]
 
-export const repairWays: readonly RepairWay[] = ['turn it out', 'thin CA', 'shavings and CA', 'clear CA', 'new blank', 'more coats']
+/** What must hold for a way to be worth offering. */
+export type Fits = 'goes with the shavings' | 'wood' | 'resin' | 'CA' | 'film' | 'no film' | 'two barrels' | 'more coats to come' | 'no coats to come'
 
-/** What is known where the repair is to be made; lengths in mm. */
-export interface RepairPlace {
-  resin: boolean
-  /** CA of any kind is on the shelf. */
-  hasCa: boolean
-  /** Wood still to be turned off at that place, in depth. */
-  toTurnOff: number
-  /** Wall over the tube when finished, at that place. */
-  wall: number
-  /** Coats that bring back the film wanted there, and whether any of the planned ones are still to come; absent where nothing on the shelf builds a film. */
-  cover?: { coats: number, product: string, early: boolean }
+/** One row of the table of repairs: where a way fits, how often it works, and why it is chosen. */
+export interface RepairRow {
+  kinds: readonly DefectKind[]
+  stages: readonly WorkStage[]
+  way: RepairWay
+  says: string
+  why: string
+  /** How often it works before the turner's own record says more, 0 to 1. */
+  chance: number
+  fits?: readonly Fits[]
+  /** Sizes it fits, mm. */
+  least?: number
+  most?: number
+  source: Source
 }
 
+/** What is known where a defect is; lengths in mm. */
+export interface RepairPlace {
+  stage: WorkStage
+  /** All resin; or wood and resin in one, which takes the ways of both. */
+  material: 'wood' | 'resin' | 'both'
+  hasCa: boolean
+  /** Whether the finish is a film. */
+  film: boolean
+  /** Whether coats of the plan are still to come. */
+  coatsToCome: boolean
+  twoBarrels: boolean
+  /** Wood still to be turned off at that place, in depth. */
+  toTurnOff: number
+}
+
+/** How a way to mend has gone on this shop's pens so far. */
+export interface OwnRecord {
+  worked: number
+  failed: number
+}
+
+/** A way that fits, with its chance of success. */
 export interface Repair {
   way: RepairWay
   says: string
   why: string
-  /** The first of them, which fits best. */
-  recommended: boolean
+  chance: number
+  /** How many of one's own mends the chance rests on. */
+  own: number
+  source: Source
 }
 
-/** Defects that are mended before the ladder, while that costs nothing but a refill. */
-export const mendedFirst: readonly DefectKind[] = ['chip', 'crack', 'void']
-
-/** A hole is about half as deep as it is wide [model]; thin CA alone fills up to this, and shavings up to that, mm [model]. */
+/** A hole is about half as deep as it is wide [model]. */
 const DEPTH = 0.5
-const THIN_FILLS = 0.6
-const SHAVINGS_FILL = 3
+/** A written chance counts as much as this many mends of one's own [model]. */
+const CHANCE_WEIGHT = 6
+/** A way that failed at this very place works about half as often the next time [model]. */
+const AGAIN = 0.5
 
-/** The ways to mend a chip, crack or void before the ladder, and a sand-through at its levelling, the best first. Empty for other defects. */
-export function repairs(defect: Pick<Defect, 'kind' | 'size'>, place: RepairPlace): Repair[] {
-  if (defect.kind === 'sand-through') return covers(place)
-  if (!mendedFirst.includes(defect.kind)) return []
-  const depth = defect.kind === 'crack' ? Infinity : defect.size * DEPTH
-  const throughWall = defect.kind !== 'crack' && depth >= place.wall + Math.max(0, place.toTurnOff) && defect.size > SHAVINGS_FILL
-  const ways: Omit<Repair, 'recommended'>[] = []
-  if (depth < place.toTurnOff) ways.push({ way: 'turn it out', says: 'Turn on: it goes with the shavings', why: `About ${depth.toFixed(1)} mm deep, and ${place.toTurnOff.toFixed(1)} mm are still to come off there` })
-  if (place.hasCa && !throughWall) ways.push(...fills(defect, place))
-  const large = throughWall || defect.size > SHAVINGS_FILL
-  const blank = { way: 'new blank' as const, says: 'Cut this barrel again', why: large ? 'Too large for a fill that would hold and not show' : 'When no fill would please you' }
-  return (large ? [blank, ...ways] : [...ways, blank]).map((one, index) => ({ ...one, recommended: index === 0 }))
+/**
+ * The ways to mend a defect that fit its kind, size, stage and material, in the order of the table. The chance is the table's until one's own record says more; a way that failed here before (`tried`) is half as likely each time.
+ */
+export function repairs(rows: readonly RepairRow[], defect: Pick<Defect, 'kind' | 'size'>, place: RepairPlace, record: (way: RepairWay, kind: DefectKind) => OwnRecord = () => ({ worked: 0, failed: 0 }), tried: readonly RepairWay[] = []): Repair[] {
+  const fit = rows.filter(row => row.kinds.includes(defect.kind) && row.stages.includes(place.stage) && defect.size >= (row.least ?? 0) && defect.size <= (row.most ?? Infinity) && (row.fits ?? []).every(one => holds(one, defect, place)))
+  const first = fit.filter((row, index) => fit.findIndex(one => one.way === row.way) === index)
+  return first.map(({ way, says, why, chance, source }): Repair => {
+    const { worked, failed } = record(way, defect.kind)
+    const own = (chance * CHANCE_WEIGHT + worked) / (CHANCE_WEIGHT + worked + failed)
+    return { way, says, why, chance: own * AGAIN ** tried.filter(one => one === way).length, own: worked + failed, source }
+  })
 }
 
-function fills(defect: Pick<Defect, 'kind' | 'size'>, { resin }: RepairPlace): Omit<Repair, 'recommended'>[] {
-  if (resin) return [{ way: 'clear CA', says: 'Drops of clear CA, no accelerator', why: 'It dries as clear as the resin; accelerator would cloud it' }]
-  const thin = { way: 'thin CA' as const, says: 'Drops of thin CA', why: defect.kind === 'crack' ? 'It runs into a hairline by itself' : 'Small enough for CA alone' }
-  if (defect.kind === 'crack') return [thin]
-  const shavings = { way: 'shavings and CA' as const, says: 'Its own fine shavings, packed in, and CA', why: 'The wood’s own colour; packed a little over the surface' }
-  return defect.size <= THIN_FILLS ? [thin, shavings] : [shavings]
-}
-
-function covers({ cover }: RepairPlace): Repair[] {
-  if (!cover) return []
-  const coats = `${cover.coats} more ${cover.coats === 1 ? 'coat' : 'coats'} of ${cover.product}`
-  const why = cover.early ? 'Early it costs only these coats: what is still planned goes over them' : 'Late it can take in dust and show: blow it clean, and cover it thin before anything else touches it'
-  return [{ way: 'more coats', says: `${coats}, then level again`, why, recommended: true }]
+function holds(fits: Fits, { kind, size }: Pick<Defect, 'kind' | 'size'>, place: RepairPlace): boolean {
+  switch (fits) {
+    case 'goes with the shavings': return kind !== 'crack' && size * DEPTH < place.toTurnOff
+    case 'wood': return place.material !== 'resin'
+    case 'resin': return place.material !== 'wood'
+    case 'CA': return place.hasCa
+    case 'film': return place.film
+    case 'no film': return !place.film
+    case 'two barrels': return place.twoBarrels
+    case 'more coats to come': return place.coatsToCome
+    case 'no coats to come': return !place.coatsToCome
+  }
 }
 
 /** What a repair is of: kept in the steps it puts into a plan. */

@@ -6,7 +6,6 @@ import { checksFor } from './checks'
 import { makePlan } from './make'
 import { phases } from './plan'
 import { remarks } from './remarks'
-import { withRepairs, endOfRepair } from './repaired'
 import { revisePlan } from './revise'
 import { ladderReasons, proposals, reviewOf } from './sanding'
 import { stepSpeed } from './speeds'
@@ -62,18 +61,4 @@ it('made anew for any other wishes with any part of it done, nothing done is los
     expect([...done].every(id => ids.includes(id))).toBe(true)
     expect(new Set(ids).size).toBe(ids.length)
   }), { numRuns: 60 })
-})
-
-it('any repair stays in its place before the ladder, and has an end (property)', () => {
-  fc.assert(fc.property(anyInputs, fc.constantFrom('thin CA' as const, 'shavings and CA' as const, 'new blank' as const), fc.nat(8), (inputs, way, at) => {
-    const plan = makePlan(inputs)
-    const [barrel, step] = [inputs.fitting.barrels[0]!.id, plan.steps[Math.min(at, plan.steps.length - 1)]!]
-    const mended = withRepairs(plan, [{ defect: 'd', kind: 'chip', way, barrel, fromTip: 5, size: 1, step: step.id }])
-    const added = mended.steps.filter(one => !plan.steps.some(old => old.id === one.id))
-    expect(mended.steps.filter(one => plan.steps.some(old => old.id === one.id))).toEqual(plan.steps)
-    const ladder = mended.steps.findIndex(one => rank(one.phase) >= rank('sand'))
-    expect(added.every(one => mended.steps.indexOf(one) < ladder)).toBe(true)
-    if (added.length) expect(endOfRepair(mended, 'd')).toEqual(added.at(-1))
-    expect(asPlan(JSON.parse(JSON.stringify(mended)))).toEqual(JSON.parse(JSON.stringify(mended)))
-  }), { numRuns: 40 })
 })

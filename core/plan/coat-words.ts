@@ -1,6 +1,6 @@
 import type { Applicator } from '../film'
 import type { ProductRole } from './inputs'
-import { coatCount, type Plan, type StepOf } from './plan'
+import type { Plan, Step, StepOf } from './plan'
 import type { StepWords } from './words'
 
 const WITH: Record<Applicator, string> = { foam: 'closed-cell foam', towel: 'paper towel', spray: 'spray', stick: 'the stick' }
@@ -19,10 +19,11 @@ const HOW: Partial<Record<ProductRole, { how: string, why: string }>> = {
   'spray lacquer': { how: 'off the lathe, light passes from 30\u00A0cm, turning', why: 'Light coats do not run' },
 }
 
-/** How many coats are on before this one and how many are planned, in the plan's order. */
+/** Which coat this is, and of how many: among those that stand together, not counting what was sanded off before or a barrel that catches up. */
 export function coatPlaceOf(plan: Plan, step: StepOf<'coat'>): { number: number, of: number } {
-  const coats = plan.steps.filter(one => one.kind === 'coat')
-  return { number: coats.findIndex(one => one.id === step.id) + 1, of: coatCount(plan) }
+  const stands = (other: Step) => plan.steps.slice(0, plan.steps.indexOf(other)).filter(one => one.kind === 'sand back' && one.whole).length
+  const together = plan.steps.filter(one => one.kind === 'coat' && one.apart === step.apart && (step.apart ? one.mend === step.mend : stands(one) === stands(step)))
+  return { number: together.findIndex(one => one.id === step.id) + 1, of: together.length }
 }
 
 /** The words of one coat. */
@@ -35,6 +36,6 @@ export function coatWords(plan: Plan, step: StepOf<'coat'>): StepWords {
     title: `${step.product.name}, coat ${number}`,
     done: `Coat ${number} is on`,
     how: `${lathe}, ${tool}${other ? `: ${other.how}` : ', from the middle out, quick'}`,
-    why: step.mends ? 'It builds up what was sanded through' : other ? other.why : step.accelerated ? 'Then a light mist of accelerator from 30\u00A0cm' : step.soak ? 'No accelerator: it is to soak in and fill' : 'Let it set by itself',
+    why: step.mends ? 'It builds up what was bared' : other ? other.why : step.accelerated ? 'Then a light mist of accelerator from 30\u00A0cm' : step.soak ? 'No accelerator: it is to soak in and fill' : 'Let it set by itself',
   }
 }

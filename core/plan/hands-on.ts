@@ -26,6 +26,9 @@ const SECONDS: Partial<Record<StepKind, { each: number, per: 'barrel' | 'pen' }>
   'ends': { each: 60, per: 'barrel' },
   'assemble': { each: 180, per: 'pen' },
   'check': { each: 60, per: 'pen' },
+  'set aside': { each: 15, per: 'pen' },
+  'look again': { each: 15, per: 'pen' },
+  'fix': { each: 120, per: 'barrel' },
 }
 
 /** A coat that is worked in, warmed or wiped takes longer than a quick stroke of CA, s for the pen. */

@@ -34,8 +34,8 @@ export interface ShelfAbrasive extends AbrasiveMark {
   count?: number
 }
 
-/** What a wait is for. “Wipe off” is what an oil is left to soak for. */
-export type WaitPurpose = 'square' | 'sand' | 'next coat' | 'level' | 'wipe off' | 'assemble' | 'hand over'
+/** What a wait is for. “Wipe off” is what an oil is left to soak for, “rest” what a soft film is left alone for. */
+export type WaitPurpose = 'square' | 'sand' | 'next coat' | 'level' | 'wipe off' | 'assemble' | 'hand over' | 'rest'
 
 /** Every kind of product that a plan asks for, named by what it is. */
 export const productRoles = [

@@ -10,7 +10,7 @@ export type Phase = typeof phases[number]
 /** A wait that must be over before a step: for what, counted from the nearest step of that kind before it. */
 export interface Gate {
   purpose: WaitPurpose
-  since: 'tube' | 'harden' | 'fill' | 'coat'
+  since: 'tube' | 'harden' | 'fill' | 'coat' | 'set aside'
 }
 
 interface StepBase {
@@ -19,11 +19,18 @@ interface StepBase {
   phase: Phase
   barrels: readonly BarrelId[]
   gate?: Gate
-  /** Of a step that is done again on a new blank: the defect that the first one had. */
+  /** Of a step that is done again: the defect it is done again for. */
   again?: string
+  /** Of a step that a mend put in: the mend it belongs to. */
+  mend?: string
+  /** Of a mend’s step on a barrel that catches up with the rest: what it leaves there is followed apart. */
+  apart?: true
 }
 
 export type CleanHow = 'blow' | 'alcohol' | 'rinse'
+
+/** Small work by hand that a mend asks for. */
+export type FixHow = 'ream' | 'press on' | 'take apart' | 'flush the end' | 'ease the end' | 'touch up'
 
 /** One step of a plan: what is to be done, and nothing that can be worked out from the rest. */
 export type Step = StepBase & (
@@ -41,6 +48,12 @@ export type Step = StepBase & (
   | { kind: 'coat', product: Product, number: number, accelerated: boolean, soak: boolean, speed: number, applicator: Applicator, mends?: string }
   | { kind: 'level', abrasive: ShelfAbrasive }
   | { kind: 'smooth' | 'cut back', abrasive: ShelfAbrasive }
+  /** The finish is sanded off down to the wood: all of it, or at the place of a defect. */
+  | { kind: 'sand back', abrasive: ShelfAbrasive, whole: boolean }
+  /** Left alone in the warm for so many s, and looked at again. */
+  | { kind: 'set aside', seconds: number }
+  | { kind: 'look again' }
+  | { kind: 'fix', how: FixHow }
 )
 
 export type StepKind = Step['kind']
@@ -69,5 +82,11 @@ export function gateSince(plan: Plan, step: Step, leftOut = NONE): Step[] {
   return [...new Map(before.map(earlier => ['product' in earlier ? earlier.product?.id : '', earlier])).values()]
 }
 
+/** The coats that stand in the end: those since the finish was last sanded off, without those of a barrel that catches up. */
+export function standingCoats(plan: Plan): StepOf<'coat'>[] {
+  const last = plan.steps.findLastIndex(step => step.kind === 'sand back' && step.whole)
+  return plan.steps.slice(last + 1).filter((step): step is StepOf<'coat'> => step.kind === 'coat' && !step.apart)
+}
+
 /** How many coats of film the plan puts on. */
-export const coatCount = (plan: Plan): number => plan.steps.filter(step => step.kind === 'coat').length
+export const coatCount = (plan: Plan): number => standingCoats(plan).length

@@ -132,7 +132,7 @@ it('every step of the preparation has its checks, each with what to do when the 
   const traced = trace(plan)
   const asked = new Map(plan.steps.map(step => [step.kind, checksFor(plan, step, traced, unitWords('metric'))]))
   for (const kind of ['parts', 'cut', 'drill', 'dry', 'tube', 'square', 'turn'] as const) expect(asked.get(kind)!.length).toBeGreaterThan(0)
-  expect(asked.get('sand')).toEqual([])
+  expect(asked.get('clean')).toEqual([])
   for (const check of [...asked.values()].flat()) expect(check.otherwise.length).toBeGreaterThan(20)
   // What the exit hole may be off follows from this blank: (19 − fattest) / 2.
   expect(asked.get('drill')![0]!.otherwise).toMatch(/Up to 5\.0\d mm the barrel still fits/)

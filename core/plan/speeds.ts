@@ -52,3 +52,18 @@ function speed(operation: Operation, spindle: Figure, diameter: Figure): StepSpe
   const within = operation === 'drilling' ? spindle.value <= windows[0]!.most : speedVerdict(operation, spindle.value).within !== null
   return { operation, spindle, surface, usual, within }
 }
+
+/** What a spindle speed as read means for a step: whether it is as it should be, and what to do if not. Undefined for steps that say nothing of it. */
+export function judgeSpeed(plan: Plan, step: Step, whole: PlanTrace, revPerMin: number): { within: boolean, says: string } | undefined {
+  const wanted = stepSpeed(plan, step, whole)
+  if (!wanted) return LATHE_OFF.includes(step.kind) || (step.kind === 'coat' && step.speed === 0) ? { within: revPerMin < STANDS, says: revPerMin < STANDS ? 'Lathe stands' : 'Lathe off for this step' } : undefined
+  const { within, nearest } = speedVerdict(wanted.operation, revPerMin)
+  if (within || revPerMin < STANDS) return { within: true, says: revPerMin < STANDS ? 'Lathe stands' : `within ${within!.least} to ${within!.most}` }
+  const slower = revPerMin > nearest.most
+  return { within: false, says: `${slower ? 'Too fast' : 'Too slow'} for ${wanted.operation}: ${slower ? `${nearest.most} at the most` : `${nearest.least} at the least`}. ${nearest.why}.` }
+}
+
+/** Below this a spindle counts as standing, rev/min. */
+const STANDS = 20
+/** Steps that are done with the lathe stopped. */
+const LATHE_OFF: readonly Step['kind'][] = ['level', 'cut back', 'clean', 'ends', 'wipe off', 'flush', 'fill']

@@ -1,7 +1,7 @@
 import { abrasiveName, grainFigure } from '../abrasives'
 import { cutSticks, usualCut, type Stick } from '../barrel'
 import { latestIn, waitIn, type Climate } from '../climate'
-import { given, worked, type Figure } from '../figures'
+import { given, worked, type Figure, type Source } from '../figures'
 import { filmStep, noFilm, sandThrough, thinnest, type Film, type FilmStep, type SandThrough } from '../film'
 import { capacity, capacityPart, deepest, freshSurface, scratchLeft, scratchPart, stepFor, timeToRemove, type LadderStep, type Rung, type Surface } from '../sanding'
 import { handsOnBase } from './hands-on'
@@ -87,18 +87,23 @@ export function trace(plan: Plan, leftOut: ReadonlySet<string> = new Set()): Pla
   let stage: Stage = { wood: freshSurface(inputs.wishes.tool, start.value), film: noFilm, stack: [], filmScratch: 0, coats: 0 }
   let clock = 0
   const ended = new Map<string, number>()
+  const fresh = stage
+  /** Barrels that catch up, by the mend that made them. */
+  const apart = new Map<string, Stage>()
   const steps = plan.steps.map((step): StepTrace => {
-    const before = stage
+    const before = step.apart ? apart.get(step.mend!) ?? fresh : stage
     if (leftOut.has(step.id)) return { step, before, after: before, handsOn: given('left out', 0, 's'), begins: clock, ends: clock }
     const grit = gritTrace(inputs, step, before, lastGrain(plan, step))
     const handsOn = handsOnTime(step, grit)
-    stage = stageAfter(inputs, step, before, grit?.ladder)
+    const after = stageAfter(inputs, step, before, grit?.ladder)
+    if (step.apart) apart.set(step.mend!, after)
+    else stage = after
     const endOf = (wait: StepWait) => ended.get(wait.since)! + wait.length.value
     const wait = stepWaits(plan, step, inputs.climate, leftOut).reduce<StepWait | undefined>((last, one) => last && endOf(last) >= endOf(one) ? last : one, undefined)
     const begins = Math.max(clock, wait ? endOf(wait) : 0)
     clock = begins + handsOn.value
     ended.set(step.id, clock)
-    return { step, before, after: stage, handsOn, begins, ends: clock, ...(wait ? { wait } : {}), ...(grit ? { grit: grit.shown } : {}) }
+    return { step, before, after, handsOn, begins, ends: clock, ...(wait ? { wait } : {}), ...(grit ? { grit: grit.shown } : {}) }
   })
 
   withRisks(steps)
@@ -130,10 +135,13 @@ export function trace(plan: Plan, leftOut: ReadonlySet<string> = new Set()): Pla
   }
 }
 
+const RESTS: Source = { mark: 'model', note: 'starting value; the label stands above it' }
+
 /** The waits before a step in this air: the label's figure where there is one, else the base wait of what it waits for. Empty where nothing is waited for; of several the one that ends last counts. */
 export function stepWaits(plan: Plan, step: Step, climate: Climate, leftOut?: ReadonlySet<string>): StepWait[] {
   return gateSince(plan, step, leftOut).flatMap((since): StepWait[] => {
     const { purpose } = step.gate!
+    if (since.kind === 'set aside') return [{ since: since.id, length: given('left alone in the warm', since.seconds, 's', RESTS) }]
     const product = 'product' in since ? since.product : null
     const label = product?.label?.[purpose]
     const base = label ?? product?.waits?.[purpose]
@@ -151,8 +159,8 @@ export function stepWaits(plan: Plan, step: Step, climate: Climate, leftOut?: Re
 function withRisks(steps: StepTrace[]): void {
   steps.forEach((one, index) => {
     if (one.step.kind !== 'level') return
-    const rest = steps.slice(index + 1)
-    const end = rest.findIndex(later => later.step.kind === 'coat')
+    const rest = steps.slice(index + 1).filter(later => later.step.apart === one.step.apart)
+    const end = rest.findIndex(later => later.step.kind === 'coat' || later.step.kind === 'sand back')
     const through = end < 0 ? rest : rest.slice(0, end)
     const after = through.at(-1)?.after ?? one.after
     const film = one.before.spot && thinnest(one.before.spot) < thinnest(one.before.film) ? 'spot' : 'film'
@@ -178,11 +186,11 @@ function gritTrace(inputs: PlanInputs, step: Step, before: Stage, grainBefore: n
   const pass = passOf(step.abrasive, onWood ? mediumOf(inputs.material) : FILM, inputs.fitting, spindle.value, inputs.own)
   const speed = worked('surface speed', pass.speed, 'm/min', 'π × diameter × spindle speed', [given('mean end diameter', meanDiameter(inputs.fitting), 'mm', inputs.fitting.source), spindle])
   const evens = step.kind === 'level' || step.kind === 'cut back'
-  const depth = onWood ? deepest(before.wood) : evens ? before.film.unevenness : before.filmScratch
+  const depth = onWood ? deepest(before.wood) : step.kind === 'sand back' ? before.film.mean + before.film.unevenness / 2 : evens ? before.film.unevenness : before.filmScratch
   const rung = { id: step.abrasive.id, pass }
   const ladder: LadderStep = stepFor(rung, depth, gritOverhead.value) ?? givenUp(rung)
   const grain = grainFigure(step.abrasive)
-  const removes = worked('taken off', ladder.removes, 'µm', onWood ? 'the deepest scratch before it' : evens ? 'the unevenness, peak to valley' : 'the scratches before it', [])
+  const removes = worked('taken off', ladder.removes, 'µm', onWood ? 'the deepest scratch before it' : step.kind === 'sand back' ? 'all of the film' : evens ? 'the unevenness, peak to valley' : 'the scratches before it', [])
   const leaves = worked('scratches it leaves', ladder.leaves, 'µm', 'grain × scratch depth per grain size', [grain, scratchPart(pass.medium)])
   const jump = grainBefore === undefined ? {} : { jump: grainBefore / grain.value }
   return { ladder, speed, shown: { grain, ...jump, pieces: ladder.pieces, removes, leaves } }
@@ -197,6 +205,10 @@ function givenUp(rung: Rung): LadderStep {
 function stageAfter(inputs: PlanInputs, step: Step, before: Stage, grit: LadderStep | undefined): Stage {
   if (step.kind === 'coat') return coated(inputs, step, before)
   if (!grit || !isGrit(step)) return before
+  if (step.kind === 'sand back') {
+    const { spot: _, ...bare } = before
+    return step.whole ? { ...bare, wood: { scratches: [{ origin: abrasiveName(step.abrasive), depth: grit.leaves }], removed: before.wood.removed + grit.leaves }, film: noFilm, stack: [], filmScratch: 0, coats: 0 } : before
+  }
   if (step.kind === 'sand') {
     const left = before.wood.scratches.map(one => ({ ...one, depth: one.depth - grit.removes })).filter(one => one.depth > 1e-6)
     const scratches = [...left, { origin: abrasiveName(step.abrasive), depth: grit.leaves }]

@@ -5,7 +5,7 @@ import type { RepairWay } from '../defects'
 import type { WaitPurpose } from './inputs'
 import { coatPlaceOf, coatWords } from './coat-words'
 import { hasFilm } from './method'
-import type { CleanHow, Plan, Step } from './plan'
+import type { CleanHow, FixHow, Plan, Step } from './plan'
 import type { SandThrough } from '../film'
 import type { PlanTrace, StepTrace } from './trace'
 import { bleeds, hasJoint, isOily, sandsWet, sandSpeed } from './traits'
@@ -39,6 +39,7 @@ export const waitWords: Record<WaitPurpose, string> = {
   'wipe off': 'soaks in',
   'assemble': 'hardens to assemble',
   'hand over': 'cures to hand over',
+  'rest': 'rests in the warm',
 }
 
 /** The words of one step, in the turner's units. */
@@ -64,11 +65,19 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
       why: 'A dry patch lets the blank shatter later',
     })
     case 'fill': return {
-      title: `Fill: ${step.repair.way}`, done: 'Filled',
-      how: `${barrelNames[step.repair.barrel]}, ${units.length(step.repair.fromTip, 1)} from its tip end, ${units.length(step.repair.size, 1)} across: ${FILL[step.repair.way]}`,
+      title: `Fill: ${FILL[step.repair.way] ? step.repair.way : 'drops of CA'}`, done: 'Filled',
+      how: `${barrelNames[step.repair.barrel]}, ${units.length(step.repair.fromTip, 1)} from its tip end, ${units.length(step.repair.size, 1)} across: ${FILL[step.repair.way] ?? 'a drop at a time, until it stands a little over'}`,
       why: step.accelerated ? 'Then a light mist of accelerator from 30\u00A0cm' : 'No accelerator: let it set by itself',
     }
-    case 'flush': return { title: 'Turn the fill flush', done: 'Flush', how: 'Light cuts over the fill, then look under a raking light', why: 'Before the ladder a second fill costs nothing' }
+    case 'flush': return step.phase === 'turn'
+      ? { title: 'Turn the fill flush', done: 'Flush', how: 'Light cuts over the fill, then look under a raking light', why: 'Before the ladder a second fill costs nothing' }
+      : { title: 'Bring the fill flush', done: 'Flush', how: 'A sharp blade or a flat block, on the fill only, then look under a raking light', why: 'What stands proud would be ringed by every grit after it' }
+    case 'sand back': return step.whole
+      ? { title: `Sand back with ${abrasiveName(step.abrasive)}`, done: 'Bare all over', how: 'Lathe slow, light, the whole barrel down to the wood; blow', why: 'The finish begins again from here' }
+      : { title: `Sand back there, ${abrasiveName(step.abrasive)}`, done: 'Gone there', how: `${barrelNames[step.barrels[0]!]}, lathe stopped, a flat block, only there, feathered out; blow, no wipe`, why: 'Down to what is sound; the rest of the film stays' }
+    case 'set aside': return { title: 'Set it aside', done: 'Set aside', how: 'Warm and dry, nothing touching it, not on a heater', why: 'Most soft films only want time' }
+    case 'look again': return { title: 'Look at it again', done: 'Hard and clear', how: 'A fingernail at an end, lathe off; hold it to the light', why: 'Still soft or cloudy: note it again, and strip it' }
+    case 'fix': return FIX[step.how]
     case 'square': return again(step, { title: 'Square the ends', done: 'Bright brass', how: 'Trim to the brass and stop; clear glue from the bore', why: 'Bright brass all round shows the end is square' })
     case 'turn': return again(step, {
       title: 'Turn to size', done: 'At size',
@@ -108,11 +117,19 @@ export function stepWords(plan: Plan, traced: StepTrace, units: UnitWords, whole
   }
 }
 
-const FILL: Record<RepairWay, string> = {
-  'turn it out': '', 'new blank': '', 'more coats': '',
+const FILL: Partial<Record<RepairWay, string>> = {
   'thin CA': 'a drop at a time, until it stands a little over',
   'shavings and CA': 'pack its own fine shavings in, a drop of CA, a little over the surface',
   'clear CA': 'drop by drop, no bubbles, a little over the surface',
+}
+
+const FIX: Record<FixHow, StepWords> = {
+  'ream': { title: 'Ream the bore', done: 'Clear', how: 'A reamer or a rolled piece of P240, by hand; look through it', why: 'A crumb splits the barrel in the press' },
+  'press on': { title: 'Press a little more', done: 'Refill right', how: 'A hair at a time, pads on the plating; the refill out and back after each', why: 'Too far cannot be undone' },
+  'take apart': { title: 'Drive it apart', done: 'Apart', how: 'A punch that fits the bore, from behind, padded, straight', why: 'It seldom comes out whole: have the part at hand' },
+  'flush the end': { title: 'Bring the end flush', done: 'Flush', how: 'A few strokes at that end only, a flat block, measure after each', why: 'A step is felt by every thumb' },
+  'ease the end': { title: 'Ease the edge', done: 'Clean edge', how: 'Square to the end, P400 on a flat block, until nothing loose is left', why: 'New film bites only on a sound edge' },
+  'touch up': { title: 'Touch it up by hand', done: 'Touched up', how: 'Metal covered with tape; a drop of thin CA where it is needed, shaved level, fine pads, polish', why: 'Off the lathe little at a time' },
 }
 
 /** Words of a step that is done again on a new blank. */

@@ -12,6 +12,8 @@ export interface Stand {
   /** What the server wrote to its log. */
   logFile: string
   stopServer: () => Promise<void>
+  /** Ends the server without a word, as a power cut would. */
+  killServer: () => Promise<void>
   startServer: () => Promise<void>
   end: () => Promise<void>
 }
@@ -27,6 +29,10 @@ export async function startStand(): Promise<Stand> {
     databaseUrl: cluster.url,
     logFile: log,
     stopServer: () => server.stop(),
+    killServer: async () => {
+      server.process.kill('SIGKILL')
+      await server.ended
+    },
     startServer: async () => {
       server = await start()
     },

@@ -5,8 +5,8 @@ import { readChecked } from '../http/body'
 import { route } from '../http/route'
 
 export default route(async (event) => {
-  const { events } = await readChecked(event, eventBatchSchema)
-  const added = new Set(await appendEvents(db(), events.map(asBenchEvent)))
+  const { events, sentAt } = await readChecked(event, eventBatchSchema)
+  const added = new Set(await appendEvents(db(), events.map(asBenchEvent), sentAt))
   const ids = events.map(one => one.id)
   return { added: ids.filter(id => added.has(id)), known: ids.filter(id => !added.has(id)) }
 })

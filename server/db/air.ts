@@ -12,6 +12,14 @@ export async function readAir(knex: Knex): Promise<AirReading[]> {
 }
 
 /** Keeps a reading of the air. */
-export async function noteAir(knex: Knex, reading: AirReading): Promise<void> {
-  await knex('air_readings').insert(reading).onConflict('at').merge()
+export async function noteAir(knex: Knex, { at, celsius, humidity }: AirReading): Promise<void> {
+  await knex('air_readings').insert({ at, celsius, humidity }).onConflict('at').merge()
+}
+
+/** What an instrument reads: kept, and from now on the air of the workshop. What the turner set besides stays, and its version with it. */
+export async function readInstrument(knex: Knex, reading: AirReading): Promise<void> {
+  await knex.transaction(async (trx) => {
+    await noteAir(trx, reading)
+    await trx('workshop').where({ id: 1 }).update({ celsius: reading.celsius, humidity: reading.humidity })
+  })
 }

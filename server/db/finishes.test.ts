@@ -135,7 +135,8 @@ it('a pen changed to another finish keeps its coats that are on', async () => {
 it('plans from before methods had layers come up in today’s words, step by step as they were', async () => {
   const made = await pen({ method: 'ca-thin-first' })
   const today = await readPlan(knex, made)
-  await knex.migrate.down({ migrationSource })
+  // The bench's own migration lies above that of the finishes.
+  for (let back = 0; back < 2; back++) await knex.migrate.down({ migrationSource })
   const old = JSON.parse(JSON.stringify(today)) as { inputs: { method: object }, steps: Record<string, unknown>[] }
   old.inputs.method = { id: 'ca-thin-first', name: 'CA film, thin first', soakCoats: 2, mediumCoats: 1, applicator: 'foam', speeds: { sand: 1000, coat: 500, level: 500, polish: 1000 }, greatestJump: 2, source: today.inputs.method.source }
   for (const step of old.steps) {

@@ -18,9 +18,10 @@ const KINDS = ['jpeg', 'png', 'webp']
 
 /**
  * Keeps a picture in two sizes, turned upright; what else the camera wrote into it, such as where it stood, is left out.
+ * A picture whose id is known already is not kept again.
  * @throws BodyError when it is no JPEG, PNG or WebP picture, or is broken
  */
-export async function keepPhoto(knex: Knex, bytes: Buffer): Promise<PhotoRef> {
+export async function keepPhoto(knex: Knex, bytes: Buffer, id: string = randomUUID()): Promise<PhotoRef> {
   const image = bytes.length ? sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' }) : undefined
   const kind = await image?.metadata().then(data => data.format, () => undefined)
   if (!image || !kind || !KINDS.includes(kind)) throw new BodyError(415, 'This is no picture we can read. Choose a JPEG, PNG or WebP file.')
@@ -28,8 +29,8 @@ export async function keepPhoto(knex: Knex, bytes: Buffer): Promise<PhotoRef> {
   const [large, small] = await Promise.all([fit(LARGE), fit(SMALL)]).catch(() => {
     throw new BodyError(415, 'This picture is broken or far too large in pixels. Choose another, or save it again.')
   })
-  const photo = { id: randomUUID(), width: large.info.width, height: large.info.height }
-  await knex('photos').insert({ ...photo, large: large.data, small: small.data })
+  const photo = { id, width: large.info.width, height: large.info.height }
+  await knex('photos').insert({ ...photo, large: large.data, small: small.data }).onConflict('id').ignore()
   return photo
 }
 

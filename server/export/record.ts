@@ -1,5 +1,5 @@
 import { stringify } from 'csv-stringify/sync'
-import { record, type PenRecord } from '../../core/bench'
+import { record, type DefectState, type PenRecord } from '../../core/bench'
 import type { AirReading } from '../../core/climate'
 import { stepWords, trace, waitWords } from '../../core/plan'
 import { unitWords } from '../../core/units'
@@ -23,10 +23,10 @@ export interface SavedRecord {
     at: string | null
     plannedSeconds: number
     handsOnSeconds: number | null
-    timing: 'measured' | 'planned' | null
+    timing: 'measured' | 'yours' | 'planned' | null
     wait: { for: string, seconds: number, shortBySeconds: number } | null
   }[]
-  defects: PenRecord['defects']
+  defects: SavedDefect[]
   /** Diameters as measured, mm, and what was looked at. */
   measured: PenRecord['measured']
   checks: PenRecord['checks']
@@ -34,10 +34,15 @@ export interface SavedRecord {
   entries: StoredEvent[]
 }
 
+/** A defect as it is saved: place, cause as judged, mends and outcome. */
+export type SavedDefect = Pick<DefectState, 'id' | 'kind' | 'barrel' | 'fromTip' | 'around' | 'size' | 'step' | 'at' | 'status' | 'mends' | 'settledAt' | 'photos'> & { cause?: string, answers: Record<string, string> }
+
+const savedDefect = ({ judged, answers, ...rest }: DefectState): SavedDefect => ({ ...rest, answers: Object.fromEntries(answers), ...(judged ? { cause: judged } : {}) })
+
 const tenth = (seconds: number): number => Math.round(seconds * 10) / 10
 
-export function savedRecord(pen: Pen, planned: Plan, events: StoredEvent[], air: readonly AirReading[] = []): SavedRecord {
-  const told = record(planned, events, air)
+export function savedRecord(pen: Pen, planned: Plan, events: StoredEvent[], air: readonly AirReading[] = [], elsewhere: readonly string[] = []): SavedRecord {
+  const told = record(planned, events, air, elsewhere)
   const { plan } = told
   const words = trace(plan)
   const units = unitWords('metric')
@@ -60,7 +65,7 @@ export function savedRecord(pen: Pen, planned: Plan, events: StoredEvent[], air:
       timing: row.timing,
       wait: row.wait ? { for: waitWords[row.wait.purpose], seconds: tenth(row.wait.seconds), shortBySeconds: tenth(row.wait.shortBy) } : null,
     })),
-    defects: told.defects,
+    defects: told.defects.map(savedDefect),
     measured: told.measured,
     checks: told.checks,
     plan: planned,
@@ -78,5 +83,5 @@ export function recordCsv(saved: SavedRecord): string {
   return stringify(rows, { header: true, escape_formulas: true, record_delimiter: 'windows' })
 }
 
-const defectText = (defect: PenRecord['defects'][number]): string =>
-  `${defect.kind}, ${defect.barrel} barrel, ${defect.fromTip} mm from the tip end, ${defect.size} mm${defect.settled ? `, ${defect.settled.how}` : ''}`
+const defectText = (defect: SavedDefect): string =>
+  `${defect.kind}, ${defect.barrel} barrel, ${defect.fromTip} mm from the tip end, ${defect.size} mm${defect.cause ? `, cause: ${defect.cause}` : ''}${defect.mends.length ? `, ${defect.mends.map(mend => mend.way + (mend.failed ? ' (failed)' : '')).join(', then ')}` : ''}, ${defect.status}`

@@ -1,6 +1,7 @@
 import { db, disconnect } from '../db/connection'
 import { loadDemo } from '../db/demo'
 import { migrate } from '../db/migrate'
+import { deafen } from '../live/listen'
 
 /** Brings the database up to date before the first request is answered; stops the server with a clear word when that fails. */
 export default defineNitroPlugin((nitro) => {
@@ -12,7 +13,10 @@ export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('request', async () => {
     await ready
   })
-  nitro.hooks.hook('close', disconnect)
+  nitro.hooks.hook('close', async () => {
+    await deafen()
+    await disconnect()
+  })
 })
 
 async function prepare(demo: boolean): Promise<void> {

@@ -87,7 +87,7 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await press(page, /Coat 1 is on/, 'Thin CA, coat 2')
   // A soaking coat wants more than a minute; on it goes all the same, and that is told with what it risks.
   await expect(page.getByRole('timer')).toBeVisible()
-  await expect(page.getByText(/^ready/)).toBeVisible()
+  await expect(page.locator('.until').getByText(/^ready/)).toBeVisible()
   await press(page, /Coat 2 is on/, 'Thin CA, coat 3')
   await expect(page.getByText(/too early\. What is still wet under it can haze or stay soft/)).toBeVisible()
   await expect(page.locator('figcaption')).toContainText('2 on')
@@ -106,13 +106,13 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await page.getByRole('group', { name: 'No shiny spot left?' }).getByRole('button', { name: 'No', exact: true }).click()
   await expect(page.getByText(/Shiny is low: it has not been reached yet/)).toBeVisible()
   await page.getByRole('group', { name: 'No colour on the paper?' }).getByRole('button', { name: 'No', exact: true }).click()
-  await expect(page.getByRole('radio', { name: /Sand-through/ })).toBeChecked()
+  await page.getByText('Sand-through', { exact: true }).click()
   await page.getByLabel('From its tip end').fill('12 mm')
   await page.getByRole('button', { name: 'Note it' }).click()
-  await expect(page.getByRole('heading', { name: 'Cover it before you go on' })).toBeVisible()
-  await page.getByRole('button', { name: /more coats? of Thin CA, then level again/ }).click()
+  await expect(page.getByRole('heading', { name: 'Sand-through' })).toBeVisible()
+  await page.getByRole('button', { name: /Cover it with coats, then level again/ }).click()
   await expect(title(page)).toHaveText('Thin CA, coat 4')
-  await expect(page.getByText('It builds up what was sanded through')).toBeVisible()
+  await expect(page.getByText('It builds up what was bared')).toBeVisible()
   // Every covering coat goes on, then it is levelled again, and that mends it.
   await expect(async () => {
     if (/^Level/.test(await title(page).textContent() ?? '')) return
@@ -209,7 +209,7 @@ test('bottles and labels on the shelf: a label’s wait goes before ours, and a 
   await expect(page.getByText('Type a time like 90 s, 10 min, 4 h or 2 days.')).toBeVisible()
   await page.getByLabel('next coat, by the label').fill('2 h')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.getByText('label figures entered')).toBeVisible()
+  await expect(page.getByText(/9 µm a coat.*label figures entered/)).toBeVisible()
 
   const made = await pen({ name: 'By its label', method: 'wipe-on' })
   await page.goto(`/pens/${made.id}`)

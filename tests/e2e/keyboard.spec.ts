@@ -1,9 +1,9 @@
 import { expect, test } from '../stand'
+import { title } from '../support/bench'
 
 test('a pen is begun, worked, mended and taken back with the keyboard alone', async ({ page, pen }) => {
   const made = await pen({ name: 'Keys only' })
   await page.goto(`/pens/${made.id}`)
-  const title = page.locator('.title')
   await expect(page.getByRole('heading', { name: 'Keys only' })).toBeVisible()
 
   // The first Tab leads past the navigation; the drawing is walked with the arrow keys, and the list follows.
@@ -17,36 +17,41 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
 
   await page.getByRole('link', { name: 'Begin at the bench' }).focus()
   await page.keyboard.press('Enter')
-  await expect(title).toHaveText('Check the parts')
+  await expect(title(page)).toHaveText('Check the parts')
   await page.evaluate(() => (document.activeElement as HTMLElement).blur())
   await expect(async () => {
     await page.keyboard.press('Space')
-    await expect(title).toHaveText(/^Drill/, { timeout: 650 })
+    await expect(title(page)).toHaveText(/^Drill/, { timeout: 650 })
   }).toPass()
   await page.keyboard.press('z')
-  await expect(title).toHaveText('Cut')
+  await expect(title(page)).toHaveText('Cut')
   await page.keyboard.press('y')
-  await expect(title).toHaveText(/^Drill/)
+  await expect(title(page)).toHaveText(/^Drill/)
   await page.keyboard.press('x')
-  await expect(title).toHaveText('Glue the tube')
+  await expect(title(page)).toHaveText('Glue the tube')
   await page.keyboard.press('m')
   await expect(page.getByRole('region', { name: 'Diameters' })).toBeVisible()
   await page.keyboard.press('m')
 
   // Something is wrong: the form takes the focus, Escape leaves it, and letters typed into it are no keys of the bench.
   await page.keyboard.press('w')
-  await expect(page.getByRole('heading', { name: 'What is wrong, and where?' })).toBeFocused()
+  await expect(page.getByRole('heading', { name: 'What does it look like?' })).toBeFocused()
   await page.keyboard.press('Escape')
-  await expect(title).toHaveText('Glue the tube')
+  await expect(title(page)).toHaveText('Glue the tube')
   await page.keyboard.press('w')
+  await page.getByRole('radio', { name: /Chip/ }).focus()
+  await page.keyboard.press('Space')
   await page.getByLabel('From its tip end').focus()
   await page.keyboard.type('20 mm z x')
   await expect(page.getByLabel('From its tip end')).toHaveValue('20 mm z x')
   await page.getByLabel('From its tip end').fill('20')
   await page.keyboard.press('Enter')
-  await expect(page.getByText(/Chip, tear-out, 0\.5 mm, barrel, 20\.0 mm from its tip end/)).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Mend it before the ladder' })).toBeFocused()
-  await page.getByRole('button', { name: 'Leave it as it is' }).press('Enter')
+  await expect(page.getByRole('heading', { name: 'Chip, tear-out' })).toBeFocused()
+  await expect(page.getByText(/0\.80 mm, barrel, 20\.0 mm from its tip end/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByText(/◆ Chip, tear-out/)).toBeVisible()
+  await page.getByRole('button', { name: 'Why, and what now' }).press('Enter')
+  await page.getByRole('button', { name: 'Leave it' }).press('Enter')
   await expect(page.getByText(/from its tip end/)).toHaveCount(0)
 
   await page.getByRole('link', { name: 'Record' }).press('Enter')

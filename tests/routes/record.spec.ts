@@ -34,6 +34,6 @@ test('the CSV survives a round trip through an independent parser, with names th
   const saved = await (await request.get(`/api/pens/${made.id}/record.json`)).json()
   expect(saved).toMatchObject({ measured: [{ diameter: 10.4, step: 'turn' }], checks: [{ check: 'witness', answer: 'no' }] })
   expect(rows).toHaveLength(saved.steps.length)
-  expect(rows[1]).toMatchObject({ mark: made.mark, pen: '\'=1+1, "quoted"', step: 'Cut', status: 'done', hands_on_s: '65', timing: 'measured', defects: 'chip, only barrel, 12.5 mm from the tip end, 0.6 mm' })
+  expect(rows[1]).toMatchObject({ mark: made.mark, pen: '\'=1+1, "quoted"', step: 'Cut', status: 'done', hands_on_s: '65', timing: 'measured', defects: 'chip, only barrel, 12.5 mm from the tip end, 0.6 mm, open' })
   expect(text.endsWith('\r\n')).toBe(true)
 })

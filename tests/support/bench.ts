@@ -1,4 +1,8 @@
-import { expect, type Locator, type Page } from '@playwright/test'
+import { randomUUID } from 'node:crypto'
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test'
+import { replay, type BenchEvent } from '../../core/bench'
+import type { Step } from '../../core/plan'
+import type { Pen } from '../../server/db/pens'
 
 /** The next thing to do, in the largest letters of the work screen. */
 export const title = (page: Page): Locator => page.locator('.title')
@@ -28,3 +32,33 @@ export const space = (page: Page, then: string | RegExp, timeout = 30_000): Prom
 
 /** Presses the yellow key by what it says until the next thing to do stands there. */
 export const press = (page: Page, says: string | RegExp, then: string | RegExp): Promise<void> => until(page, then, () => page.getByRole('button', { name: says }).click({ timeout: 2000 }), 20_000)
+
+/** What the server has of a pen. */
+export const kept = async (request: APIRequestContext, pen: Pick<Pen, 'id'>): Promise<{ events: BenchEvent[], steps: Step[], planVersion: number }> => {
+  const { events, plan, pen: now } = await (await request.get(`/api/pens/${pen.id}`)).json()
+  return { events, steps: plan.steps, planVersion: now.planVersion }
+}
+
+/** Enters every step of a pen before this one, ten minutes apart, the last of them so many minutes ago; answers what stands there next. */
+export async function workTo(request: APIRequestContext, pen: Pick<Pen, 'id'>, is: (step: Step) => boolean, minutesAgo = 30): Promise<Step> {
+  const { steps } = await kept(request, pen)
+  const before = steps.slice(0, steps.findIndex(is))
+  const now = Date.now()
+  const events = before.map((step, index) => ({
+    id: randomUUID(), pen: pen.id, kind: 'done', barrels: step.barrels, device: 'test', payload: { step: step.id }, at: new Date(now - (minutesAgo + (before.length - 1 - index) * 10) * 60_000).toISOString(),
+  }))
+  const answer = await request.post('/api/events', { data: { events } })
+  expect(answer.status()).toBe(200)
+  return steps[before.length]!
+}
+
+/** Enters all that is left of a pen as its mends have it, as another device would; the screen follows to the end. */
+export async function finish(page: Page, request: APIRequestContext, pen: Pick<Pen, 'id'>): Promise<void> {
+  await expect(page.getByText(/not sent yet/)).toHaveCount(0)
+  const { events, plan } = await (await request.get(`/api/pens/${pen.id}`)).json()
+  const left = replay(plan, events).steps.filter(one => one.status === 'open')
+  expect(left.length).toBeGreaterThan(2)
+  const answer = await request.post('/api/events', { data: { events: left.map(({ step }, index) => ({ id: randomUUID(), pen: pen.id, kind: 'done', barrels: step.barrels, device: 'test', payload: { step: step.id }, at: new Date(Date.now() + index).toISOString() })) } })
+  expect(answer.status()).toBe(200)
+  await expect(title(page)).toHaveText('Finished')
+}

@@ -3,7 +3,7 @@ import { format } from 'date-fns'
 import { along, clockScale, type Band } from '~/utils/clock-line'
 
 /** Everybody's waits as bands on one clock line. Pens that are free stand below with a ring at now. */
-const props = defineProps<{ bands: readonly Band[], free?: readonly { mark: string, words: string }[] }>()
+const props = defineProps<{ bands: readonly Band[], free?: readonly { mark: string, words: string }[], tight?: boolean }>()
 const { now } = useClock()
 
 const scale = computed(() => clockScale(props.bands, now.value))
@@ -15,7 +15,7 @@ const rows = computed(() => [...props.bands].sort((a, b) => a.until.getTime() - 
 </script>
 
 <template>
-  <div class="clock-line figures" role="group" aria-label="Waits on the clock">
+  <div class="clock-line figures" :class="{ tight }" role="group" aria-label="Waits on the clock">
     <div class="ticks" aria-hidden="true">
       <div class="track">
         <span v-for="(tick, index) in scale.ticks" :key="index" :class="{ last: index === scale.ticks.length - 1 }" :style="{ left: percent(tick) }">{{ format(tick, 'HH:mm') }}</span>
@@ -46,6 +46,7 @@ const rows = computed(() => [...props.bands].sort((a, b) => a.until.getTime() - 
 .clock-line { position: relative; font-size: 1rem; }
 ul { position: relative; }
 li, .ticks { display: grid; grid-template-columns: 3.2rem 11rem minmax(0, 1fr); align-items: center; min-height: 2.35rem; }
+.tight li { min-height: 1.75rem; }
 .ticks { position: absolute; inset: 0; align-items: start; }
 .ticks .track { grid-column: 3; height: 100%; }
 ul { padding-top: 1.6rem; }

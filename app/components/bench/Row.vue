@@ -2,7 +2,7 @@
 import type { ListedPen } from '~~/server/api/pens/index.get'
 
 /** One pen on a list: its tag, its strip, what it is, what is next, and when. */
-const props = defineProps<{ listed: ListedPen, next?: boolean }>()
+const props = defineProps<{ listed: ListedPen, next?: boolean, number?: number, ended?: boolean }>()
 const { now } = useClock()
 const summary = computed(() => props.listed.summary)
 const to = computed(() => `/pens/${props.listed.pen.id}/${{ 'planned': '', 'in work': 'work', 'finished': 'record' }[summary.value.stage]}`)
@@ -22,8 +22,8 @@ const detail = computed(() => {
 
 <template>
   <li>
-    <NuxtLink :to="to" class="pen-row figures" :class="{ next }">
-      <PenTag :mark="listed.pen.mark" />
+    <NuxtLink :to="to" class="pen-row figures" :class="{ next, ended }">
+      <span class="tag"><PenTag :mark="listed.pen.mark" /><kbd v-if="number && number < 10">{{ number }}</kbd></span>
       <span class="scale" :style="{ '--mm': layStrip(summary.fitting).width }">
         <PenStrip :fitting="summary.fitting" :colour="summary.material.colour" :resin="summary.material.resin" :label="`${summary.fitting.name} in ${summary.material.name}, to scale`" />
       </span>
@@ -35,18 +35,23 @@ const detail = computed(() => {
 
 <style scoped>
 li + li { border-top: 1px solid var(--line); }
-.pen-row { display: grid; grid-template-columns: 64px minmax(0, 25rem) minmax(0, 1fr) auto; gap: 1.25rem; align-items: center; min-height: 74px; padding: 0.6rem 1rem; color: var(--ink); }
+.pen-row { display: grid; grid-template-columns: 84px minmax(0, 24rem) minmax(0, 1fr) auto; gap: 1.25rem; align-items: center; min-height: 74px; padding: 0.6rem 1rem; color: var(--ink); }
 .pen-row:hover { background: color-mix(in srgb, var(--line) 35%, transparent); }
 .pen-row.next { background: var(--oxlip); color: var(--on-oxlip); }
 .pen-row.next .detail { color: var(--on-oxlip-2); }
 .pen-row.next .harm { color: #8a2b1d; }
+.tag { display: flex; align-items: center; gap: 0.5rem; }
+kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
+.pen-row.next kbd { color: var(--on-oxlip-2); }
+.pen-row.ended { animation: ends 0.6s steps(2, jump-none) 4; }
+@keyframes ends { to { background: color-mix(in srgb, var(--wait) 40%, transparent); } }
 .scale { width: calc(100% * var(--mm) / 143); }
 .what { display: grid; min-width: 0; }
 .what b { font-size: 1.1rem; font-weight: 700; }
 .detail { color: var(--ink-2); }
 .when { font-size: 1.1rem; white-space: nowrap; text-align: right; }
 @media (max-width: 900px) {
-  .pen-row { grid-template-columns: 64px minmax(0, 1fr) auto; gap: 0.4rem 1rem; }
+  .pen-row { grid-template-columns: 84px minmax(0, 1fr) auto; gap: 0.4rem 1rem; }
   .scale { grid-column: 1 / -1; grid-row: 2; width: calc(min(100%, 25rem) * var(--mm) / 143); }
 }
 </style>

@@ -37,6 +37,14 @@ function type(said: string) {
   text.value = said
   value.value = 'value' in read.value ? read.value.value : Number.NaN
 }
+/** A calliper that is read while the finger is in this field writes into it. */
+const field = useTemplateRef<HTMLElement>('field')
+useCalliper((mm) => {
+  if (props.quantity !== 'length' || !field.value?.contains(document.activeElement)) return
+  value.value = mm
+  typed.value = false
+  text.value = show()
+})
 const fault = computed(() => 'fault' in read.value && (left.value || props.error) ? read.value.fault : props.error)
 const understood = computed(() => {
   const plain = show()
@@ -45,9 +53,11 @@ const understood = computed(() => {
 </script>
 
 <template>
-  <UFormField class="measure" :label="label" :name="name" :error="fault || false" :required="required" :hint="understood">
-    <UInput :model-value="text" :size="size" :placeholder="placeholder" autocomplete="off" inputmode="text" @update:model-value="type(String($event))" @blur="left = true" @focus="left = false" @keydown.enter="left = true; emit('enter')" />
-  </UFormField>
+  <div ref="field" class="measure" data-measure>
+    <UFormField :label="label" :name="name" :error="fault || false" :required="required" :hint="understood">
+      <UInput :model-value="text" :size="size" :placeholder="placeholder" autocomplete="off" inputmode="text" @update:model-value="type(String($event))" @blur="left = true" @focus="left = false" @keydown.enter="left = true; emit('enter')" />
+    </UFormField>
+  </div>
 </template>
 
 <style scoped>

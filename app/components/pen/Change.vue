@@ -9,6 +9,8 @@ const store = usePen()
 const form = ref<NewPen>(emptyPen())
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
+/** What was there when the form was opened: the pen itself follows other devices. */
+const version = ref(0)
 
 watch(open, (now) => {
   if (!now) return
@@ -16,6 +18,7 @@ watch(open, (now) => {
   form.value = { mark, name, reason, due, fitting, material, method, tool, film, blank }
   errors.value = {}
   trouble.value = ''
+  version.value = props.pen.version
 })
 
 async function keep() {
@@ -23,13 +26,16 @@ async function keep() {
   errors.value = penErrors(wanted)
   if (Object.keys(errors.value).length) return
   try {
-    await store.change(wanted)
+    await store.change(wanted, version.value)
     open.value = false
   } catch (error) {
     const answer = refused(error)
     errors.value = answer.fields
     trouble.value = Object.keys(answer.fields).length ? '' : answer.message
-    if (answer.status === 409) await store.load(props.pen.id)
+    if (answer.status === 409) {
+      await store.load(props.pen.id)
+      version.value = props.pen.version
+    }
   }
 }
 </script>

@@ -3,6 +3,7 @@ import type { BarrelId, End, Fitting, Shape } from '#core/barrel'
 import type { SizedEnd } from '#core/plan'
 import { barrelNames, meeting } from '#core/barrel'
 import type { Defect } from '#core/defects'
+import type { StripPlace } from '~/utils/strip'
 
 /** A pen side on and to scale, tip at the left: bushings, barrels, tubes, diameters above the ends, defects where they are. */
 const props = withDefaults(defineProps<{
@@ -15,13 +16,13 @@ const props = withDefaults(defineProps<{
   measured?: readonly { barrel: BarrelId, fromTip: number, diameter: number, meets: string, says: string }[]
   /** Whether the ends can be dragged up and down. */
   live?: boolean
-  defects?: readonly (Defect & { settled?: unknown })[]
+  defects?: readonly (Defect & { status?: string })[]
   resin?: boolean
   /** A place that is being chosen. */
-  place?: { barrel: BarrelId, fromTip: number } | null
+  place?: { barrel: BarrelId, fromTip: number, around?: number } | null
   label: string
 }>(), { size: 'row', shapes: () => ({}), ends: () => [], measured: () => [], live: false, defects: () => [], resin: false, place: null })
-const emit = defineEmits<{ pick: [place: { barrel: BarrelId, fromTip: number }], turn: [end: { barrel: BarrelId, end: End, diameter: number }] }>()
+const emit = defineEmits<{ pick: [place: StripPlace], turn: [end: { barrel: BarrelId, end: End, diameter: number }] }>()
 
 const { units } = storeToRefs(useWorkshop())
 /** The greatest height of the drawing in each size. */
@@ -32,6 +33,7 @@ const id = useId()
 const strip = computed(() => layStrip(props.fitting, props.shapes))
 const y = computed(() => strip.value.height / 2)
 const percent = (mm: number) => `${100 * mm / strip.value.width}%`
+const spot = (place: { barrel: BarrelId, fromTip: number, around?: number }) => pointOf(strip.value, place)
 const xOf = (barrel: BarrelId, fromTip: number) => strip.value.barrels.find(laid => laid.barrel.id === barrel)!.x + fromTip
 
 const marks = computed(() => props.ends.map((end) => {
@@ -73,7 +75,7 @@ function nudge(event: KeyboardEvent, end: SizedEnd) {
 
 function pick(event: MouseEvent) {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
-  const place = placeAt(strip.value, (event.clientX - box.left) / box.width * strip.value.width)
+  const place = placeAt(strip.value, (event.clientX - box.left) / box.width * strip.value.width, (event.clientY - box.top) / box.height * strip.value.height)
   if (place) emit('pick', place)
 }
 </script>
@@ -108,11 +110,12 @@ function pick(event: MouseEvent) {
         <path :d="outline(laid, y)" :fill="`url(#${id}round)`" />
         <path v-for="side in [-1, 1]" :key="side" :d="`M${laid.x} ${y + side * laid.barrel.tubeOuter / 2}h${laid.barrel.tubeLength}`" class="tube" />
       </g>
-      <g v-for="defect in defects" :key="defect.id" :class="['fault', { settled: defect.settled }]" :transform="`translate(${xOf(defect.barrel, defect.fromTip)} ${y})`">
+      <g v-for="defect in defects" :key="defect.id" :class="['fault', { settled: defect.status === 'mended' || defect.status === 'left', far: spot(defect).far }]" :transform="`translate(${spot(defect).x} ${spot(defect).y})`">
         <path :d="`M0-${half} ${half} 0 0 ${half}-${half} 0Z`" />
       </g>
       <path v-for="one in measured" :key="`${one.barrel}${one.fromTip}`" :d="`M${xOf(one.barrel, one.fromTip)} ${y - one.diameter / 2 - 0.6}v${one.diameter + 1.2}`" class="measured"><title>{{ one.says }}</title></path>
       <path v-if="place" :d="`M${xOf(place.barrel, place.fromTip)} 0v${strip.height}`" class="place" />
+      <circle v-if="place?.around !== undefined" :cx="spot(place).x" :cy="spot(place).y" r="1" class="place" />
     </svg>
     <template v-if="live">
       <button
@@ -135,6 +138,7 @@ svg { display: block; width: 100%; aspect-ratio: var(--ratio); overflow: visible
 .tube { fill: none; stroke: var(--brass); stroke-width: 0.16; stroke-dasharray: 1 0.7; opacity: 0.9; }
 .fault path { fill: var(--brick); stroke: var(--surface); stroke-width: 0.5; }
 .fault.settled path { fill: none; stroke: var(--brick); }
+.fault.far path { fill: var(--surface); stroke: var(--brick); stroke-dasharray: 0.8 0.6; }
 /* The hand that turns an end: a small double arrow on the joint, with room for a finger round it. */
 .handle { position: absolute; bottom: 0; width: 44px; height: 100%; max-height: 92px; padding: 0; cursor: ns-resize; touch-action: none; display: grid; align-items: end; justify-items: center; }
 .handle.tip { transform: translateX(-4px); justify-items: start; }

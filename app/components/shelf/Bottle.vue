@@ -18,7 +18,7 @@ const until = computed(() => keepsUntil(props.product))
 const today = () => format(new Date(), 'yyyy-MM-dd')
 const past = computed(() => until.value !== undefined && until.value < today())
 
-const NAMES: Record<WaitPurpose, string> = { 'next coat': 'next coat', 'level': 'before levelling', 'wipe off': 'before wiping off', 'assemble': 'before assembly', 'hand over': 'before hand over', 'square': 'tube glue, before squaring', 'sand': 'before sanding' }
+const NAMES: Record<WaitPurpose, string> = { 'next coat': 'next coat', 'level': 'before levelling', 'wipe off': 'before wiping off', 'assemble': 'before assembly', 'hand over': 'before hand over', 'square': 'tube glue, before squaring', 'sand': 'before sanding', 'rest': 'left alone' }
 const waits = computed(() => (Object.keys(NAMES) as WaitPurpose[]).flatMap((purpose) => {
   const ours = reference.value.waits?.[purpose]
   return ours ? [{ purpose, name: NAMES[purpose], ours, label: props.product.label?.[purpose] }] : []

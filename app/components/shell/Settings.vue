@@ -12,6 +12,8 @@ const toast = useToast()
 
 const form = reactive({ temperature: 20, humidity: 50, units: 'metric' as Workshop['units'], perEnd: null as number | null, kerf: null as number | null, wander: null as number | null, leastWall: null as number | null })
 const errors = ref<Record<string, string>>({})
+/** What was there when the form was opened: the workshop follows other devices meanwhile. */
+const version = ref(0)
 const fahrenheit = computed(() => form.units !== 'metric')
 
 // The workshop may come in after the form was opened: what stands in it before then is nobody's.
@@ -19,6 +21,7 @@ watch(() => open.value && Boolean(store.workshop), (now) => {
   const kept = store.workshop
   if (!now || !kept) return
   errors.value = {}
+  version.value = kept.version
   form.units = kept.units
   form.humidity = kept.humidity
   Object.assign(form, { perEnd: kept.perEnd ?? null, kerf: kept.kerf ?? null, leastWall: kept.leastWall ?? null, wander: kept.wander == null ? null : kept.wander * 100 })
@@ -38,14 +41,17 @@ async function save() {
   errors.value = Object.fromEntries(broken.map(field => [field, 'Should be a length, or be left empty.']))
   if (broken.length) return
   try {
-    await store.save({ version: store.workshop.version, celsius: rounded(celsius.value), humidity: form.humidity, units: form.units, perEnd: form.perEnd, kerf: form.kerf, leastWall: form.leastWall, wander: form.wander == null ? null : rounded(form.wander) / 100 })
+    await store.save({ version: version.value, celsius: rounded(celsius.value), humidity: form.humidity, units: form.units, perEnd: form.perEnd, kerf: form.kerf, leastWall: form.leastWall, wander: form.wander == null ? null : rounded(form.wander) / 100 })
     open.value = false
     toast.add({ title: 'Kept. New plans use this air.' })
   } catch (error) {
     const answer = refused(error)
     errors.value = answer.fields
     if (!Object.keys(answer.fields).length) toast.add({ title: answer.message, color: 'error' })
-    if (answer.status === 409) await store.load()
+    if (answer.status === 409) {
+      await store.load()
+      version.value = store.workshop.version
+    }
   }
 }
 

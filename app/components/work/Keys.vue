@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The keys of the work screen: one yellow, the rest quiet; each says which key of the keyboard does the same. */
-defineProps<{ done: string, canTakeBack: boolean, canPutBack: boolean, canSkip: boolean }>()
-const emit = defineEmits<{ done: [], wrong: [], measure: [], back: [], forth: [], skip: [] }>()
+defineProps<{ done: string, away: boolean, canTakeBack: boolean, canPutBack: boolean, canSkip: boolean }>()
+const emit = defineEmits<{ done: [], coat: [], wrong: [], measure: [], back: [], forth: [], skip: [] }>()
 
 /** A key that was clicked gives the focus back, so that the space bar means “done” again. */
-function press(event: MouseEvent, what: 'done' | 'wrong' | 'measure' | 'back' | 'forth' | 'skip') {
+function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'measure' | 'back' | 'forth' | 'skip') {
   if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
   emit(what as 'done')
 }
@@ -12,8 +12,9 @@ function press(event: MouseEvent, what: 'done' | 'wrong' | 'measure' | 'back' | 
 
 <template>
   <div class="keys">
-    <button type="button" class="key next" @click="press($event, 'done')"><span>{{ done }}</span><kbd>space</kbd></button>
+    <button type="button" class="key done" :class="{ next: !away }" @click="press($event, 'done')"><span>{{ done }}</span><kbd>space</kbd></button>
     <button type="button" class="key" @click="press($event, 'wrong')"><span>Something is wrong</span><kbd>w</kbd></button>
+    <button type="button" class="key" @click="press($event, 'coat')"><span>Coat on</span><kbd>c</kbd></button>
     <button type="button" class="key" @click="press($event, 'measure')"><span>Measure</span><kbd>m</kbd></button>
     <button v-if="canPutBack" type="button" class="key" @click="press($event, 'forth')"><span>Put back</span><kbd>y</kbd></button>
     <button type="button" class="key" :disabled="!canTakeBack" @click="press($event, 'back')"><span>Take back</span><kbd>z</kbd></button>
@@ -23,10 +24,10 @@ function press(event: MouseEvent, what: 'done' | 'wrong' | 'measure' | 'back' | 
 
 <style scoped>
 .keys { display: flex; flex-wrap: wrap; gap: 0.85rem; }
-.key { flex: 1 1 9rem; min-height: 92px; padding: 0.8rem 1.15rem; justify-content: space-between; text-align: left; font-size: 1.3rem; line-height: 1.2; }
-.key.next { flex: 2.4 1 18rem; font: 700 2.1rem/1.1 var(--font-head); }
+.key { flex: 1 1 7.4rem; min-height: 76px; padding: 0.7rem 1rem; justify-content: space-between; text-align: left; font-size: 1.2rem; line-height: 1.2; }
+.key.done { flex: 2.4 1 18rem; font: 700 2.1rem/1.1 var(--font-head); }
 kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
 .next kbd { color: var(--on-oxlip-2); }
-@media (max-width: 640px) { .key { min-height: 72px; font-size: 1.1rem; flex-basis: 8rem; } .key.next { font-size: 1.6rem; flex-basis: 100%; } }
+@media (max-width: 640px) { .key { min-height: 72px; font-size: 1.1rem; flex-basis: 8rem; } .key.done { font-size: 1.6rem; flex-basis: 100%; } }
 @media (hover: none) and (max-width: 900px) { kbd { display: none; } }
 </style>

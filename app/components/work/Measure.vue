@@ -52,6 +52,16 @@ function keep(row: (typeof rows.value)[number]) {
   emit('measure', { barrel: row.barrel, fromTip: row.fromTip, diameter: Math.round(diameter.value * 1000) / 1000, step: props.step })
   open.value = undefined
 }
+/** What a calliper sends lands at the place that waits for it: the opened one, else the first that was not measured in this step. */
+function take(mm: number) {
+  const row = rows.value.find(one => one.key === open.value) ?? rows.value.find(one => one.latest?.step !== props.step) ?? rows.value[0]
+  if (!row) return
+  open.value = row.key
+  diameter.value = mm
+  fault.value = ''
+  keep(row)
+}
+defineExpose({ take })
 </script>
 
 <template>

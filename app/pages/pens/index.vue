@@ -18,6 +18,7 @@ const pens = computed(() => {
     <header>
       <h1>Pens</h1>
       <UInput v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason" aria-label="Look a pen up" />
+      <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>
     <ul v-if="pens.length" class="sheet rows"><BenchRow v-for="one in pens" :key="one.pen.id" :listed="one" /></ul>
@@ -34,7 +35,7 @@ const pens = computed(() => {
 .pens { display: grid; gap: 1.1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
 header > :nth-child(2) { flex: 1 1 16rem; max-width: 26rem; }
-header .key { margin-left: auto; }
+header .key:first-of-type { margin-left: auto; }
 .rows { overflow: hidden; }
 .none { display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
 </style>

@@ -3,7 +3,6 @@ import { addDays, formatISO, nextSaturday } from 'date-fns'
 import type { Knex } from 'knex'
 import type { BenchEvent, Entry } from '../../../core/bench'
 import { trace, type Plan } from '../../../core/plan'
-import { defects } from '../../../reference'
 import { appendEvents } from '../events'
 import { createPen } from '../pens'
 import { readPlan } from '../plans'
@@ -27,7 +26,7 @@ export async function loadDemo(knex: Knex, now: Date): Promise<void> {
 }
 
 /** The log of a pen that was worked as planned up to a step, ending so many minutes before now. */
-function pastEvents(plan: Plan, pen: string, { upTo, minutesAgo = 0, chip }: Pick<DemoPen, 'upTo' | 'minutesAgo' | 'chip'>, now: Date): BenchEvent[] {
+function pastEvents(plan: Plan, pen: string, { upTo, minutesAgo = 0, flaw }: Pick<DemoPen, 'upTo' | 'minutesAgo' | 'flaw'>, now: Date): BenchEvent[] {
   if (!upTo) return []
   const steps = trace(plan).steps
   const last = upTo === 'coat.last' ? steps.findLastIndex(one => one.step.kind === 'coat') : steps.findIndex(one => one.step.id === upTo)
@@ -40,10 +39,11 @@ function pastEvents(plan: Plan, pen: string, { upTo, minutesAgo = 0, chip }: Pic
     const { id: step, barrels } = one.step
     const found: BenchEvent[] = index === 0 ? [entry(0, barrels, { kind: 'begin', payload: { step } })] : []
     found.push(entry(one.ends, barrels, { kind: 'done', payload: { step } }))
-    if (chip?.atStep !== step) return found
-    const { barrel, fromTip, size, mended } = chip
-    const noted = entry(one.ends + 5, [barrel], { kind: 'defect', payload: { kind: defects[0]!.kind, barrel, fromTip, size, step } })
-    const settled = entry(one.ends + 8, [barrel], { kind: 'settle', payload: { defect: noted.id, how: 'mended' } })
-    return [...found, noted, ...(mended ? [settled] : [])]
+    if (flaw?.atStep !== step) return found
+    const { atStep: _, cause, ...what } = flaw
+    const noted = entry(one.ends + 1, [what.barrel], { kind: 'defect', payload: { ...what, step } })
+    const judged = entry(one.ends + 2, [what.barrel], { kind: 'judge', payload: { defect: noted.id, cause } })
+    const settled = entry(one.ends + 3, [what.barrel], { kind: 'settle', payload: { defect: noted.id, how: 'mended' } })
+    return [...found, noted, judged, settled]
   })
 }

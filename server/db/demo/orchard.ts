@@ -1,3 +1,4 @@
+import type { DefectKind } from '../../../core/defects'
 import type { NewPen } from '../../../schemas'
 
 /**
@@ -13,12 +14,13 @@ export interface DemoPen extends Pick<NewPen, 'mark' | 'name' | 'fitting' | 'mat
   /** The last step entered, and how many minutes ago; a pen without has not been begun. */
   upTo?: string
   minutesAgo?: number
-  chip?: { barrel: 'lower' | 'upper' | 'only', fromTip: number, size: number, atStep: string, mended: boolean }
+  /** A defect that was found, judged and mended on the way. */
+  flaw?: { kind: DefectKind, barrel: 'lower' | 'upper' | 'only', fromTip: number, around: number, size: number, atStep: string, cause: string }
 }
 
 export const orchardPens: readonly DemoPen[] = [
-  { mark: 'A1', name: 'Apple from the gate', fitting: 'click-8', material: 'apple', upTo: 'check', minutesAgo: 2900, chip: { barrel: 'only', fromTip: 57, size: 0.6, atStep: 'turn', mended: true } },
-  { mark: 'A2', name: 'Holly, hedge end', fitting: 'cap-9', material: 'holly', upTo: 'polish', minutesAgo: 95 },
+  { mark: 'A1', name: 'Apple from the gate', fitting: 'click-8', material: 'apple', upTo: 'check', minutesAgo: 2900, flaw: { kind: 'chip', barrel: 'only', fromTip: 57, around: 320, size: 0.6, atStep: 'turn', cause: 'ends inward' } },
+  { mark: 'A2', name: 'Holly, hedge end', fitting: 'cap-9', material: 'holly', upTo: 'polish', minutesAgo: 95, flaw: { kind: 'white dots', barrel: 'only', fromTip: 23, around: 15, size: 3, atStep: 'coat.2', cause: 'dust' } },
   { mark: 'A3', name: 'Pear by the well', fitting: 'click-8', material: 'pear', upTo: 'turn', minutesAgo: 6 },
   { mark: 'A4', name: 'Quince', fitting: 'cap-9', material: 'quince', upTo: 'tube', minutesAgo: 48 },
   { mark: 'B1', name: 'Medlar, south row', fitting: 'twist-7', material: 'medlar', upTo: 'coat.last', minutesAgo: 2 },

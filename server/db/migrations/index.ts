@@ -3,6 +3,7 @@ import * as first from './0001-first'
 import * as stock from './0002-stock'
 import * as abrasives from './0003-abrasives'
 import * as finishes from './0004-finishes'
+import * as bench from './0005-bench'
 
 interface Migration {
   name: string
@@ -15,6 +16,7 @@ const migrations: Migration[] = [
   { name: '0002-stock', ...stock },
   { name: '0003-abrasives', ...abrasives },
   { name: '0004-finishes', ...finishes },
+  { name: '0005-bench', ...bench },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -3,17 +3,18 @@ import { format } from 'date-fns'
 import { record } from '#core/bench'
 import { barrelNames } from '#core/barrel'
 import { checksFor, stepWords, waitWords } from '#core/plan'
-import { formatSpan } from '#core/units'
-import { defects as catalogue } from '#reference'
+import { formatSpan, parseSpan, UnitError } from '#core/units'
+import { causes, defects as catalogue } from '#reference'
 
-const { pen, plan, traced, state, events, measured } = storeToRefs(usePen())
+const store = usePen()
+const { pen, plan, traced, state, events, elsewhere, measured } = storeToRefs(store)
 const stock = useStock()
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 const { now } = useClock()
 
-const told = computed(() => plan.value && record(plan.value, events.value, workshop.air))
+const told = computed(() => plan.value && record(plan.value, events.value, workshop.air, elsewhere.value))
 const rows = computed(() => told.value && plan.value && traced.value
   ? told.value.rows.map((row, index) => ({ row, words: stepWords(plan.value!, traced.value!.steps[index]!, units.value, traced.value!) })).filter(({ row }) => row.status !== 'open')
   : [])
@@ -28,6 +29,33 @@ const failed = computed(() => (told.value?.checks ?? []).filter(one => one.answe
   const ask = step && checksFor(plan.value!, step, traced.value!, units.value).find(check => check.id === one.check)?.ask
   return { step: one.step, ask: ask ?? one.check }
 }))
+/** A time that was measured wrong is put right here; what was measured stays in the log. */
+const editing = ref<string>()
+const typed = ref('')
+const fault = ref('')
+function edit(step: string, seconds: number) {
+  editing.value = step
+  typed.value = formatSpan(seconds)
+  fault.value = ''
+}
+function putRight(step: string) {
+  try {
+    const seconds = parseSpan(typed.value)
+    if (seconds > 86_400) throw new UnitError('Should be a day or less.')
+    store.enter({ kind: 'time', payload: { step, seconds } })
+    editing.value = undefined
+  } catch (error) {
+    if (!(error instanceof UnitError)) throw error
+    fault.value = error.message
+  }
+}
+function asMeasured(step: string) {
+  store.enter({ kind: 'time', payload: { step, seconds: null } })
+  editing.value = undefined
+}
+const photos = usePhotos()
+const STATUS = { open: 'open', mending: 'being mended', mended: 'mended', left: 'left as it is' }
+const causeWords = (id: string) => causes.find(cause => cause.id === id)?.says.toLowerCase() ?? id
 const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)!.name
 const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === id)?.words.title ?? traced.value?.steps.find(one => one.step.id === id)?.step.kind ?? id
 </script>
@@ -66,7 +94,17 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
             <tr v-for="{ row, words } in rows" :key="row.step.id" :class="row.status">
               <th scope="row">{{ words.title }}</th>
               <td>{{ row.at ? clockTime(row.at, now) : '' }}</td>
-              <td class="right">{{ row.status === 'skipped' ? 'left out' : formatSpan(row.handsOn!) }}<span v-if="row.timing === 'planned'" class="quiet" title="No time was measured: there was a pause, or nothing to measure from. The planned time is counted."> planned</span></td>
+              <td class="right time">
+                <template v-if="row.status === 'skipped'">left out</template>
+                <form v-else-if="editing === row.step.id" novalidate @submit.prevent="putRight(row.step.id)">
+                  <UInput v-model="typed" size="md" :aria-label="`Hands on, ${words.title}`" autofocus @keydown.esc="editing = undefined" /><button type="submit" class="say">Keep</button><button v-if="row.timing === 'yours'" type="button" class="say" @click="asMeasured(row.step.id)">As measured</button>
+                  <span v-if="fault" class="harm" role="alert">{{ fault }}</span>
+                </form>
+                <template v-else>
+                  <button type="button" class="say" :title="row.timing === 'planned' ? 'No time was measured: there was a pause, or nothing to measure from. The planned time is counted. Press to put it right.' : 'Press to put it right'" @click="edit(row.step.id, row.handsOn!)">{{ formatSpan(row.handsOn!) }}</button>
+                  <span v-if="row.pause" class="quiet"> planned, paused {{ formatSpan(row.pause) }}</span><span v-else-if="row.timing === 'planned'" class="quiet"> planned</span><span v-else-if="row.timing === 'yours'" class="quiet"> yours</span>
+                </template>
+              </td>
               <td class="right quiet">{{ formatSpan(row.planned) }}</td>
               <td><template v-if="row.wait">{{ formatSpan(row.wait.seconds) }}, {{ waitWords[row.wait.purpose] }}: <span v-if="row.wait.shortBy" class="harm">◆ cut short by {{ formatSpan(row.wait.shortBy) }}</span><span v-else class="kept">kept</span></template></td>
             </tr>
@@ -78,7 +116,10 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
         <ul>
           <li v-for="defect in told.defects" :key="defect.id">
             <b>{{ nameOf(defect.kind) }}</b>, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }}, {{ units.length(defect.fromTip, 1) }} from its tip end,
-            {{ clockTime(defect.at, now) }}: {{ defect.settled ? (defect.settled.how === 'mended' ? 'mended' : 'left as it is') : 'open' }}
+            {{ clockTime(defect.at, now) }}: <b>{{ STATUS[defect.status] }}</b>
+            <template v-if="defect.mends.length">, {{ defect.mends.map(mend => mend.way + (mend.failed ? ' (did not hold)' : '')).join(', then ') }}</template>
+            <template v-if="defect.judged">. Cause: {{ causeWords(defect.judged) }}</template>
+            <a v-for="photo in defect.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener"><img :src="photos.urlOf(photo)" alt="The defect, opens large" class="shot"></a>
           </li>
         </ul>
       </section>
@@ -120,6 +161,10 @@ thead th { color: var(--ink-2); font-weight: 500; border-bottom: 1px solid var(-
 tbody tr + tr { border-top: 1px solid var(--line); }
 .right { text-align: right; }
 .kept { color: var(--leaf); }
+.time form { display: flex; flex-wrap: wrap; gap: 0.4rem; justify-content: flex-end; max-width: 18rem; margin-left: auto; }
+.time form > :first-child { width: 7rem; }
+.say { min-height: 24px; text-decoration: underline dotted; text-underline-offset: 3px; cursor: pointer; }
+.shot { display: inline-block; height: 4rem; border-radius: 6px; vertical-align: middle; }
 .skipped th { text-decoration: line-through; color: var(--ink-2); }
 h2 { margin-bottom: 0.4rem; }
 .empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.25rem; }

@@ -1,7 +1,7 @@
 import { setResponseHeaders } from 'h3'
 import { db } from '../../../db/connection'
 import { readAir } from '../../../db/air'
-import { eventsOf } from '../../../db/events'
+import { elsewhereOf, eventsOf } from '../../../db/events'
 import { readPen } from '../../../db/pens'
 import { readPlan } from '../../../db/plans'
 import { recordCsv, savedRecord } from '../../../export/record'
@@ -15,5 +15,5 @@ export default route(async (event) => {
     'Content-Type': 'text/csv; charset=utf-8',
     'Content-Disposition': `attachment; filename="oxlip-${pen.mark}.csv"`,
   })
-  return recordCsv(savedRecord(pen, await readPlan(knex, pen), await eventsOf(knex, pen.id), await readAir(knex)))
+  return recordCsv(savedRecord(pen, await readPlan(knex, pen), await eventsOf(knex, pen.id), await readAir(knex), await elsewhereOf(knex, pen.id)))
 })

@@ -1,0 +1,2 @@
+export * from './models'
+export * from './wire'

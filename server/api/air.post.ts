@@ -1,0 +1,12 @@
+import { airReadingSchema } from '../../schemas'
+import { readAir, readInstrument } from '../db/air'
+import { db } from '../db/connection'
+import { readChecked } from '../http/body'
+import { route } from '../http/route'
+
+/** A reading of the thermo-hygrometer: from now on the air of the workshop. Answers the air of the last weeks. */
+export default route(async (event) => {
+  const { celsius, humidity } = await readChecked(event, airReadingSchema)
+  await readInstrument(db(), { at: new Date().toISOString(), celsius, humidity })
+  return readAir(db())
+})

@@ -1,0 +1,5 @@
+import { db } from '../db/connection'
+import { readDefects } from '../db/defects'
+import { route } from '../http/route'
+
+export default route(() => readDefects(db()))

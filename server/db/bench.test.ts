@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { onDatabase } from '../../tests/database/suite'
+import { inOrder, replay, type BenchEvent, type Entry } from '../../core/bench'
+import type { NewPen } from '../../schemas'
+import { follow, type Message } from '../live/follow'
+import { readAir, readInstrument } from './air'
+import { readDefects } from './defects'
+import { appendEvents, elsewhereOf, eventsAfter, eventsOf, lastSeq } from './events'
+import { createPen, readPen, replanPen, type Pen } from './pens'
+import { readPlan } from './plans'
+import { readWorkshop } from './workshop'
+
+const database = onDatabase()
+let knex: Knex
+beforeEach(() => {
+  knex = database()
+})
+let mark = 1
+const makePen = (change: Partial<NewPen> = {}): Promise<Pen> =>
+  createPen(knex, { mark: `M${mark++}`, name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
+const START = Date.parse('2026-11-23T18:00:00.000Z')
+const entry = (pen: Pen, seconds: number, what: Entry, device = 'shelf'): BenchEvent => ({ ...what, id: randomUUID(), pen: pen.id, barrels: ['only'], device, at: new Date(START + seconds * 1000).toISOString() })
+const done = (pen: Pen, seconds: number, step: string) => entry(pen, seconds, { kind: 'done', payload: { step } })
+
+describe('clocks', () => {
+  it('an entry that does not know how wrong its clock was is put right by when it was sent; one that knows keeps what it knew', async () => {
+    const pen = await makePen()
+    const off = 3_600_000
+    const [unknown, known] = [done(pen, 0, 'parts'), { ...done(pen, 10, 'cut'), ahead: 120_000 }]
+    await appendEvents(knex, [unknown, known], new Date(Date.now() + off).toISOString())
+    const kept = await eventsOf(knex, pen.id)
+    expect(Math.abs(kept[0]!.ahead! - off)).toBeLessThan(5000)
+    expect(kept[1]!.ahead).toBe(120_000)
+    expect(inOrder(kept)[0]!.id).toBe(unknown.id)
+  })
+  it('a clock that is right within what sending takes counts as right, and without a time nothing is known', async () => {
+    const pen = await makePen()
+    await appendEvents(knex, [done(pen, 0, 'parts')], new Date().toISOString())
+    await appendEvents(knex, [done(pen, 10, 'cut')])
+    expect((await eventsOf(knex, pen.id)).map(event => event.ahead)).toEqual([0, undefined])
+  })
+})
+
+describe('a mend makes a new version of the plan', () => {
+  async function mended() {
+    const pen = await makePen()
+    const chip = entry(pen, 100, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 20, size: 0.8, step: 'clean' } })
+    const repair = entry(pen, 110, { kind: 'repair', payload: { defect: chip.id, way: 'shavings and CA', step: 'clean' } })
+    const log = ['parts', 'cut'].map((step, index) => done(pen, index * 20, step))
+    await appendEvents(knex, [...log, chip])
+    expect((await readPen(knex, pen.id)).planVersion).toBe(1)
+    await appendEvents(knex, [repair])
+    return { pen, repair }
+  }
+  it('kept beside the old one; the log is still played on what was planned, and nothing done is lost', async () => {
+    const { pen } = await mended()
+    const now = await readPen(knex, pen.id)
+    expect(now.planVersion).toBe(2)
+    const rows = await knex('plans').where({ pen_id: pen.id }).orderBy('version').select('version', 'mends_base', 'body')
+    expect(rows.map(row => row.mends_base)).toEqual([null, 1])
+    expect(rows[1]!.body.steps.some((step: { kind: string }) => step.kind === 'fill')).toBe(true)
+    expect((await readPlan(knex, now)).steps).toEqual((await readPlan(knex, pen)).steps)
+    const state = replay(await readPlan(knex, now), await eventsOf(knex, pen.id))
+    expect(JSON.parse(JSON.stringify(state.plan.steps))).toEqual(rows[1]!.body.steps)
+    expect(state.steps.filter(one => one.status === 'done').map(one => one.step.id)).toEqual(['parts', 'cut'])
+  })
+  it('sent twice it makes no further version; taken back it makes one without it; planned anew it stays mended', async () => {
+    const { pen, repair } = await mended()
+    await appendEvents(knex, [repair])
+    expect((await readPen(knex, pen.id)).planVersion).toBe(2)
+    const replanned = await replanPen(knex, pen.id, (await readPen(knex, pen.id)).version)
+    expect(replanned.planVersion).toBe(3)
+    expect(replay(await readPlan(knex, replanned), await eventsOf(knex, pen.id)).plan.steps.some(step => step.kind === 'fill')).toBe(true)
+    await appendEvents(knex, [entry(pen, 200, { kind: 'undo', payload: { entries: [repair.id] } })])
+    const body = await knex('plans').where({ pen_id: pen.id }).orderBy('version', 'desc').first('body')
+    expect(body.body.steps.some((step: { kind: string }) => step.kind === 'fill')).toBe(false)
+  })
+})
+
+describe('following', () => {
+  it('tells each entry once, in its order, what came in meanwhile too, and other notices as they are', async () => {
+    const pen = await makePen()
+    const from = await lastSeq(knex)
+    await appendEvents(knex, [done(pen, 0, 'parts'), done(pen, 5, 'cut')])
+    const heard: Message[] = []
+    const take = follow(knex, from, async message => void heard.push(message))
+    await take({ kind: 'events' })
+    await appendEvents(knex, [done(pen, 10, 'drill')])
+    await Promise.all([take({ kind: 'events' }), take({ kind: 'events' }), take({ kind: 'pen', pen: pen.id })])
+    const entries = heard.flatMap(message => message.kind === 'entries' ? message.entries : [])
+    expect(entries.map(event => 'step' in event.payload ? event.payload.step : '')).toEqual(['parts', 'cut', 'drill'])
+    expect(entries.map(event => event.seq)).toEqual([...entries.map(event => event.seq)].sort((a, b) => a - b))
+    expect(heard.at(-1)).toEqual({ kind: 'pen', pen: pen.id })
+  })
+  it('numbers grow in the order in which entries become visible, whoever writes at the same time', async () => {
+    const pen = await makePen()
+    await Promise.all(Array.from({ length: 12 }, (_, index) => appendEvents(knex, [done(pen, index, `step.${index}`)])))
+    const kept = await eventsAfter(knex, 0, 100)
+    expect(kept).toHaveLength(12)
+    expect(kept.map(event => event.receivedAt)).toEqual([...kept.map(event => event.receivedAt)].sort())
+  })
+})
+
+it('hands that were on another pen are known; the demo’s are not', async () => {
+  const [one, other] = [await makePen(), await makePen()]
+  await appendEvents(knex, [done(one, 0, 'parts'), done(one, 100, 'cut'), done(other, 60, 'parts'), done(other, 900, 'cut'), { ...done(other, 70, 'drill'), device: 'demo' }, { ...done(other, 3650, 'tube'), ahead: 3_600_000 }])
+  expect(await elsewhereOf(knex, one.id)).toEqual([new Date(START + 50_000).toISOString(), new Date(START + 60_000).toISOString()])
+  expect(await elsewhereOf(knex, (await makePen()).id)).toEqual([])
+})
+
+it('all defects over all pens, and what they tell of causes and mends', async () => {
+  const pen = await makePen({ material: 'pear' })
+  const chips = [0, 1].map(index => entry(pen, index, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 10 + index, size: 0.5, step: 'turn' } }))
+  const of = (index: number, seconds: number, what: Record<string, unknown>, kind: string) => entry(pen, seconds, { kind, payload: { defect: chips[index]!.id, ...what } } as Entry)
+  await appendEvents(knex, [
+    ...chips, of(0, 5, { cause: 'dull tool' }, 'judge'), of(0, 6, { way: 'thin CA', step: 'turn' }, 'repair'), of(0, 8, { how: 'mended' }, 'settle'),
+    of(1, 9, { way: 'thin CA', step: 'turn' }, 'repair'), of(1, 10, { how: 'failed' }, 'settle'),
+    { ...entry(pen, 20, { kind: 'defect', payload: { kind: 'void', barrel: 'only', fromTip: 3, size: 0.5, step: null } }), device: 'demo' },
+  ])
+  const { defects, history } = await readDefects(knex)
+  expect(defects.map(one => [one.kind, one.fromTip, one.status, one.material.name])).toEqual([['void', 3, 'open', 'Pear'], ['chip', 11, 'open', 'Pear'], ['chip', 10, 'mended', 'Pear']])
+  expect(history).toEqual({ causes: { chip: { 'dull tool': 1 } }, ways: [{ kind: 'chip', way: 'thin CA', worked: 1, failed: 1 }] })
+})
+
+it('an instrument’s reading is the air from then on, and leaves the rest of the workshop as it was', async () => {
+  const before = await readWorkshop(knex)
+  await readInstrument(knex, { at: new Date().toISOString(), celsius: 17.4, humidity: 63 })
+  expect(await readWorkshop(knex)).toEqual({ ...before, celsius: 17.4, humidity: 63 })
+  expect((await readAir(knex)).at(-1)).toMatchObject({ celsius: 17.4, humidity: 63 })
+})
