@@ -127,7 +127,7 @@ test('the server is killed between two coats and started again: nothing is lost,
   await workTo(request, made, step => step.kind === 'coat')
   await page.goto(`/pens/${made.id}/work`)
   await space(page, 'Thin CA, coat 2')
-  await expect(page.getByText(/not sent yet/)).toHaveCount(0)
+  await expect.poll(async () => doneSteps((await kept(request, made)).events)).toContain('coat.1')
   await stand.killServer()
   await space(page, 'Thin CA, coat 3')
   await expect(page.getByText('1 not sent yet')).toBeVisible()

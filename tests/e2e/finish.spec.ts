@@ -1,7 +1,7 @@
 import type { APIRequestContext, Page } from '@playwright/test'
 import type { Pen } from '../../server/db/pens'
 import { expect, test } from '../stand'
-import { press, title } from '../support/bench'
+import { finish as finishPen, press, title } from '../support/bench'
 
 const steps = (page: Page) => page.getByRole('region', { name: 'Steps' })
 const finish = (page: Page) => page.getByRole('region', { name: 'Finish', exact: true })
@@ -110,6 +110,7 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await page.getByLabel('From its tip end').fill('12 mm')
   await page.getByRole('button', { name: 'Note it' }).click()
   await expect(page.getByRole('heading', { name: 'Sand-through' })).toBeVisible()
+  await expect(page.getByRole('list', { name: /Causes/ }).getByRole('listitem').first()).toContainText('%')
   await page.getByRole('button', { name: /Cover it with coats, then level again/ }).click()
   await expect(title(page)).toHaveText('Thin CA, coat 4')
   await expect(page.getByText('It builds up what was bared')).toBeVisible()
@@ -122,9 +123,9 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await expect(page.getByRole('group', { name: 'No colour on the paper?' }).getByRole('button', { name: 'No', exact: true })).toHaveAttribute('aria-pressed', 'false')
   await press(page, /No shiny spot left/, /^Thin CA, coat \d+$/)
   await expect(page.getByText(/◆ Sand-through/)).toHaveCount(0)
-  await page.getByRole('link', { name: 'Record' }).click()
-  await expect(page.getByText('Sand-through').first()).toBeVisible()
-  await expect(page.locator('body')).toContainText(/mended/i)
+  await finishPen(page, request, made)
+  await page.goto(`/pens/${made.id}/record`)
+  await expect(page.getByRole('region', { name: 'Defects' })).toContainText(/Sand-through.*mended, more coats/)
 })
 
 test('the slider moves coats, film and turn-to diameters while it is moved, and what is kept stays', async ({ page, pen, request }) => {

@@ -50,6 +50,12 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
   await expect(page.getByText(/0\.80 mm, barrel, 20\.0 mm from its tip end/)).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(page.getByText(/◆ Chip, tear-out/)).toBeVisible()
+  // A figure chooses a way to mend; taken back, it is open again, and is left.
+  await page.getByRole('button', { name: 'Why, and what now' }).press('Enter')
+  await page.keyboard.press('1')
+  await expect(page.getByText(/Chip, tear-out.*under way/)).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(page.getByText(/◆ Chip, tear-out/)).toBeVisible()
   await page.getByRole('button', { name: 'Why, and what now' }).press('Enter')
   await page.getByRole('button', { name: 'Leave it' }).press('Enter')
   await expect(page.getByText(/from its tip end/)).toHaveCount(0)

@@ -54,7 +54,6 @@ export async function workTo(request: APIRequestContext, pen: Pick<Pen, 'id'>, i
 
 /** Enters all that is left of a pen as its mends have it, as another device would; the screen follows to the end. */
 export async function finish(page: Page, request: APIRequestContext, pen: Pick<Pen, 'id'>): Promise<void> {
-  await expect(page.getByText(/not sent yet/)).toHaveCount(0)
   const { events, plan } = await (await request.get(`/api/pens/${pen.id}`)).json()
   const left = replay(plan, events).steps.filter(one => one.status === 'open')
   expect(left.length).toBeGreaterThan(2)

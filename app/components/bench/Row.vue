@@ -15,7 +15,7 @@ const when = computed(() => {
 const detail = computed(() => {
   const { stage, next, coats } = summary.value
   if (stage === 'finished') return `Finished, ${coats.on} coats`
-  const place = next!.step.startsWith('coat.') ? ` of ${coats.planned}` : ''
+  const place = /, coat \d+$/.test(next!.title) ? ` of ${coats.planned}` : ''
   return `${next!.title}${place}`
 })
 </script>

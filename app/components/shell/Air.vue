@@ -5,12 +5,13 @@ import { format } from 'date-fns'
 const store = useWorkshop()
 const { now } = useClock()
 const open = ref(false)
+const unsent = useUnsent()
 </script>
 
 <template>
   <button type="button" class="air figures" title="Air, units and theme" @click="open = true">
     <span v-if="store.workshop"><span class="wide">Workshop </span>{{ store.units.temperature(store.workshop.celsius) }} · {{ store.workshop.humidity.toFixed(0) }} %</span>
-    <span class="sr-only">, set air, units and theme</span><span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
+    <span class="sr-only">, set air, units and theme</span><span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span><span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
   </button>
   <ShellSettings v-model:open="open" />
 </template>

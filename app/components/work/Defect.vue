@@ -108,8 +108,10 @@ h2 { font-size: 1.8rem; outline: none; }
 .says { display: grid; }
 .says b { line-height: 1.15; }
 .says span { color: var(--ink-2); font-size: 0.88rem; line-height: 1.15; }
-.pick { max-width: 62rem; padding: 0.3rem 0; opacity: 0.75; }
-.pick.ready { opacity: 1; cursor: crosshair; }
+.pick { position: sticky; top: 0; z-index: 1; max-width: 62rem; padding: 0.3rem 0; background: var(--surface); }
+.pick :deep(svg) { opacity: 0.75; }
+.pick.ready { cursor: crosshair; }
+.pick.ready :deep(svg) { opacity: 1; }
 .fields { display: flex; flex-wrap: wrap; gap: 0.4rem 0.8rem; align-items: end; }
 .fields > :deep(*) { min-height: 64px; }
 .fields .key { min-height: 64px; }

@@ -2,7 +2,7 @@
 import type { Board } from '~/stores/bench'
 
 /** The pens in work as number keys: which is here, which waits and until when, and which one comes next, and why. */
-const props = defineProps<{ here: string, boards: readonly Board[], next?: string, why?: string, ended: readonly string[] }>()
+const props = defineProps<{ here: string, boards: readonly Board[], next?: string, why?: string, ended: readonly string[], away: boolean }>()
 const { now } = useClock()
 
 const tabs = computed(() => props.boards.map(({ pen, summary }, index) => {
@@ -17,7 +17,7 @@ const nextTab = computed(() => tabs.value.find(tab => tab.id === props.next))
   <nav v-if="tabs.length > 1 || (nextTab && nextTab.id !== here)" aria-label="Pens on the bench" class="pens">
     <ul>
       <li v-for="tab in tabs" :key="tab.id">
-        <NuxtLink :to="`/pens/${tab.id}/work`" replace class="tab" :class="{ here: tab.id === here, next: tab.id === next && tab.id !== here, ended: ended.includes(tab.mark) }" :aria-current="tab.id === here ? 'page' : undefined" :aria-label="`${tab.mark} ${tab.name}, ${tab.says}`">
+        <NuxtLink :to="`/pens/${tab.id}/work`" replace class="tab" :class="{ here: tab.id === here, next: away && tab.id === next && tab.id !== here, ended: ended.includes(tab.mark) }" :aria-current="tab.id === here ? 'page' : undefined" :aria-label="`${tab.mark} ${tab.name}, ${tab.says}`">
           <kbd v-if="tab.number < 10">{{ tab.number }}</kbd><b>{{ tab.mark }}</b><span :class="{ running: tab.running }">{{ tab.says }}<i v-if="tab.open" class="harm"> ◆</i></span>
         </NuxtLink>
       </li>
@@ -45,5 +45,5 @@ kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); align-self: cente
 .why { font-size: 1.05rem; color: var(--ink-2); }
 .why b { color: var(--ink); }
 @media (hover: none) and (max-width: 1100px) { .why kbd { display: none; } }
-@media (max-width: 640px) { li { flex-basis: 5.2rem; } .tab { padding: 0.2rem 0.5rem; } .tab span { font-size: 0.85rem; } .why { font-size: 0.95rem; } }
+@media (max-width: 640px) { li { flex-basis: 5.2rem; } .tab { padding: 0.2rem 0.5rem; } .tab span { font-size: 0.85rem; white-space: normal; } .why { font-size: 0.95rem; } }
 </style>

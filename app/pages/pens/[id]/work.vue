@@ -13,6 +13,7 @@ const store = usePen()
 const { pen, plan, traced, state, measured } = storeToRefs(store)
 const stock = useStock()
 const outbox = useOutbox()
+const unsent = useUnsent()
 const photos = usePhotos()
 const live = useLive()
 const time = useRightTime()
@@ -205,7 +206,7 @@ const skew = computed(() => time.ahead ? `This device’s clock is ${formatSpan(
       <PenStrip class="strip" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="work" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}`" />
       <p class="air quiet">
         {{ clockTime(now, now) }}<template v-if="workshop.workshop"> · {{ units.temperature(workshop.workshop.celsius) }} · {{ workshop.workshop.humidity.toFixed(0) }} %</template>
-        <span v-if="outbox.pending.length" role="status"> · {{ outbox.pending.length }} not sent yet</span><span v-else-if="!live.connected" role="status"> · not connected</span>
+        <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span><span v-else-if="!live.connected" role="status"> · not connected</span>
         <span v-if="skew" class="skew"> · {{ skew }}</span>
       </p>
       <nav aria-label="Away from here">
@@ -218,7 +219,7 @@ const skew = computed(() => time.ahead ? `This device’s clock is ${formatSpan(
     <p v-if="outbox.unkept && outbox.pending.length" class="harm" role="alert">◆ This browser keeps nothing by itself (a private window, or its store is full): leave this page open until everything is sent.</p>
     <p v-if="outbox.trouble" class="harm" role="alert">◆ {{ outbox.trouble }} It is kept here and will be sent again.</p>
 
-    <WorkPens v-if="!noting && !mending" :here="pen.id" :boards="boards.inWork" :next="nextOne?.pen" :why="why" :ended="ended" />
+    <WorkPens v-if="!noting && !mending" :here="pen.id" :boards="boards.inWork" :next="nextOne?.pen" :why="why" :ended="ended" :away="elsewhere" />
 
     <WorkDefect v-if="noting" :plan="plan" :step="next?.step.id ?? null" :looks="noting" @note="note" @close="noting = undefined" />
 
@@ -324,6 +325,7 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .flash span { padding: 0.3rem 1.2rem 0.5rem; background: var(--wait); color: var(--ground); font: 700 1.6rem var(--font-head); border-radius: 0 0 10px 10px; }
 @keyframes ends { from { border-color: transparent; } }
 @media (min-width: 821px) { header { flex-wrap: nowrap; } .pen { min-width: 0; } h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .strip { min-width: 0; } .air, header nav { flex: none; } }
+@media (max-width: 1100px) { .beside > svg { order: 2; } }
 @media (max-width: 900px) { .next.looking { grid-template-columns: minmax(0, 1fr); } }
 @media (max-width: 820px) { .next, .next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
 </style>
