@@ -25,6 +25,7 @@ function columnOf({ step, before, after }: StepTrace): Omit<SurfaceColumn, 'step
   switch (step.kind) {
     case 'turn': return { wood: { before: 0, after: deepest(after.wood) } }
     case 'sand': return { wood: { before: deepest(before.wood), after: deepest(after.wood) } }
+    case 'sand back': return step.whole ? { wood: { before: deepest(before.wood), after: deepest(after.wood) } } : undefined
     case 'coat': return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
     case 'level': case 'cut back': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean + before.film.unevenness / 2 } }
     case 'smooth': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean } }

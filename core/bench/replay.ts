@@ -1,4 +1,4 @@
-import { coatCount, endOfRepair, extraCoatId, standingCoats, stepWaits, withExtraCoat, withRepairs, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
+import { endOfRepair, extraCoatId, stepWaits, withExtraCoat, withRepairs, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
 import { airAt, waitEnds, type AirReading, type Climate } from '../climate'
 import { worked, type Figure } from '../figures'
 import { inOrder, type BenchEvent, type EventOf } from './event'
@@ -103,7 +103,7 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     next,
     waits: runningWaits(plan, steps, air),
     offTime: steps.flatMap(state => offTime(plan, state, steps, air) ?? []),
-    coats: coatsOn(plan, steps),
+    coats: coatsOn(steps),
     defects: defectStates(held, edits, key => endDone(plan, steps, key)),
     checks: answers(held),
     measured: held.filter((event): event is EventOf<'measure'> => event.kind === 'measure').map(event => ({ ...event.payload, id: event.id, at: event.at })),
@@ -132,16 +132,18 @@ function firstByStep(held: readonly BenchEvent[]): Map<string, EventOf<'done'> |
   return first
 }
 
-/** How many coats stand, of how many in the end. Until a finish is sanded off its coats still count as on. */
-function coatsOn(plan: Plan, steps: readonly StepState[]): BenchState['coats'] {
-  const last = steps.findLastIndex(({ step, status }) => step.kind === 'sand back' && step.whole && status === 'done')
-  const on = steps.slice(last + 1).filter(({ step, status }) => step.kind === 'coat' && !step.apart && status === 'done').length
-  const planned = last < 0 && standingCoats(plan).length < coatsIn(plan) ? coatsBeforeStrip(plan) : coatCount(plan)
-  return { on, planned }
+/** The coats of the finish that is on now: since it was last sanded off, up to where it is to be sanded off; without those of a barrel that catches up. */
+export function standingNow(steps: readonly StepState[]): StepState[] {
+  const strips = (one: StepState) => one.step.kind === 'sand back' && one.step.whole
+  const since = steps.slice(steps.findLastIndex(one => strips(one) && one.status === 'done') + 1)
+  const until = since.findIndex(one => strips(one) && one.status === 'open')
+  return (until < 0 ? since : since.slice(0, until)).filter(({ step }) => step.kind === 'coat' && !step.apart)
 }
 
-const coatsIn = (plan: Plan): number => plan.steps.filter(step => step.kind === 'coat' && !step.apart).length
-const coatsBeforeStrip = (plan: Plan): number => plan.steps.slice(0, plan.steps.findIndex(step => step.kind === 'sand back' && step.whole)).filter(step => step.kind === 'coat' && !step.apart).length
+function coatsOn(steps: readonly StepState[]): BenchState['coats'] {
+  const coats = standingNow(steps)
+  return { on: coats.filter(one => one.status === 'done').length, planned: coats.length }
+}
 
 /** When the last step of a mend was done, if it was. */
 function endDone(plan: Plan, steps: readonly StepState[], key: string): string | undefined {

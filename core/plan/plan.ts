@@ -83,7 +83,7 @@ export function gateSince(plan: Plan, step: Step, leftOut = NONE): Step[] {
 }
 
 /** The coats that stand in the end: those since the finish was last sanded off, without those of a barrel that catches up. */
-export function standingCoats(plan: Plan): StepOf<'coat'>[] {
+function standingCoats(plan: Plan): StepOf<'coat'>[] {
   const last = plan.steps.findLastIndex(step => step.kind === 'sand back' && step.whole)
   return plan.steps.slice(last + 1).filter((step): step is StepOf<'coat'> => step.kind === 'coat' && !step.apart)
 }

@@ -33,9 +33,12 @@ export const space = (page: Page, then: string | RegExp, timeout = 30_000): Prom
 /** Presses the yellow key by what it says until the next thing to do stands there. */
 export const press = (page: Page, says: string | RegExp, then: string | RegExp): Promise<void> => until(page, then, () => page.getByRole('button', { name: says }).click({ timeout: 2000 }), 20_000)
 
+/** A server closes connections that were idle; a request on one is made again. */
+const AGAIN = { maxRetries: 2 }
+
 /** What the server has of a pen. */
 export const kept = async (request: APIRequestContext, pen: Pick<Pen, 'id'>): Promise<{ events: BenchEvent[], steps: Step[], planVersion: number }> => {
-  const { events, plan, pen: now } = await (await request.get(`/api/pens/${pen.id}`)).json()
+  const { events, plan, pen: now } = await (await request.get(`/api/pens/${pen.id}`, AGAIN)).json()
   return { events, steps: plan.steps, planVersion: now.planVersion }
 }
 
@@ -47,17 +50,27 @@ export async function workTo(request: APIRequestContext, pen: Pick<Pen, 'id'>, i
   const events = before.map((step, index) => ({
     id: randomUUID(), pen: pen.id, kind: 'done', barrels: step.barrels, device: 'test', payload: { step: step.id }, at: new Date(now - (minutesAgo + (before.length - 1 - index) * 10) * 60_000).toISOString(),
   }))
-  const answer = await request.post('/api/events', { data: { events } })
+  const answer = await request.post('/api/events', { ...AGAIN, data: { events } })
   expect(answer.status()).toBe(200)
   return steps[before.length]!
 }
 
 /** Enters all that is left of a pen as its mends have it, as another device would; the screen follows to the end. */
 export async function finish(page: Page, request: APIRequestContext, pen: Pick<Pen, 'id'>): Promise<void> {
-  const { events, plan } = await (await request.get(`/api/pens/${pen.id}`)).json()
+  await expect.poll(() => unsent(page)).toBe(0)
+  const { events, plan } = await (await request.get(`/api/pens/${pen.id}`, AGAIN)).json()
   const left = replay(plan, events).steps.filter(one => one.status === 'open')
   expect(left.length).toBeGreaterThan(2)
-  const answer = await request.post('/api/events', { data: { events: left.map(({ step }, index) => ({ id: randomUUID(), pen: pen.id, kind: 'done', barrels: step.barrels, device: 'test', payload: { step: step.id }, at: new Date(Date.now() + index).toISOString() })) } })
+  const answer = await request.post('/api/events', { ...AGAIN, data: { events: left.map(({ step }, index) => ({ id: randomUUID(), pen: pen.id, kind: 'done', barrels: step.barrels, device: 'test', payload: { step: step.id }, at: new Date(Date.now() + index).toISOString() })) } })
   expect(answer.status()).toBe(200)
   await expect(title(page)).toHaveText('Finished')
 }
+
+/** How many entries lie in the browser's own store, not sent yet. */
+const unsent = (page: Page): Promise<number> => page.evaluate(() => new Promise<number>((resolve) => {
+  const asked = indexedDB.open('keyval-store')
+  asked.onsuccess = () => {
+    const found = asked.result.transaction('keyval').objectStore('keyval').get('oxlip-outbox')
+    found.onsuccess = () => resolve((found.result as unknown[] | undefined)?.length ?? 0)
+  }
+}))

@@ -38,8 +38,8 @@ function press(event: MouseEvent, check: string, answer: 'yes' | 'no') {
 </template>
 
 <style scoped>
-.checks { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.5rem; }
-.checks li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.2rem 1rem; align-items: center; border-bottom: 1px solid var(--line); padding-bottom: 0.4rem; }
+.checks { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.2rem; }
+.checks li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.2rem 1rem; align-items: center; border-bottom: 1px solid var(--line); padding-bottom: 0.2rem; }
 .ask { font-size: 1.25rem; line-height: 1.25; }
 .answers { display: flex; gap: 0.5rem; }
 .key { min-width: 72px; min-height: 64px; font-size: 1.1rem; }

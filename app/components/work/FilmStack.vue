@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { BenchState } from '#core/bench'
+import { standingNow, type BenchState } from '#core/bench'
 import type { Plan, PlanTrace } from '#core/plan'
 
 /** The wall of the barrel coat by coat: what is on, the one to come in yellow, the rest dashed. */
 const props = defineProps<{ plan: Plan, state: BenchState, traced: PlanTrace }>()
 
-const coats = computed(() => props.state.steps.filter(one => one.step.kind === 'coat' && one.status !== 'skipped').map(one => ({
+const coats = computed(() => standingNow(props.state.steps).filter(one => one.status !== 'skipped').map(one => ({
   id: one.step.id, on: one.status === 'done', coming: props.state.next?.id === one.step.id, name: one.step.kind === 'coat' ? one.step.product.name : '',
 })))
 const film = computed(() => {

@@ -46,20 +46,21 @@ const TOLD = 5000
 let told = 0
 const evening = useIntervalFn(() => {
   minute.value++
-  if (Date.now() - told >= TOLD) void tell()
+  read()
 }, pace, { immediate: false })
+const read = () => air.value && wire.postMessage({ from: 'thermo-hygrometer', ...air.value })
 const trouble = ref('')
-async function tell() {
-  if (!air.value) return
+/** What the instrument reads becomes the air of the workshop, whichever instrument it is. */
+useThermoHygrometer(async (reading) => {
+  if (Date.now() - told < TOLD) return
   told = Date.now()
-  wire.postMessage({ from: 'thermo-hygrometer', ...air.value })
   try {
-    await workshop.readAir(air.value)
+    await workshop.readAir(reading)
     trouble.value = ''
   } catch (error) {
     trouble.value = refused(error).message
   }
-}
+})
 function toggleAir() {
   if (start.value) {
     start.value = undefined
@@ -70,7 +71,7 @@ function toggleAir() {
   start.value = { celsius, humidity }
   minute.value = 0
   evening.resume()
-  void tell()
+  read()
 }
 </script>
 

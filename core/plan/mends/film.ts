@@ -1,12 +1,11 @@
 import { grainSize } from '../../abrasives'
-import { filmAfter } from '../../film'
 import type { ShelfAbrasive } from '../inputs'
 import { coatsSince, type CoatStep } from '../methods/coats'
 import { cutBackGrit, levelGritFor } from '../methods/levelling'
 import { productFor } from '../methods/products'
 import type { Gate, Step, StepOf } from '../plan'
 import { bleeds, hasJoint } from '../traits'
-import { again, coverCount, coverProduct, moreCoats, MOST_COVERS, newStep, standing, topUpCount, type Mend } from './place'
+import { again, coverCount, coverProduct, moreCoats, MOST_COVERS, newStep, topUpCount, type Mend } from './place'
 import { drops } from './wood'
 
 /** Whether all coats of the plan are on, so that nothing levels what a mend adds but the mend itself. */
@@ -146,6 +145,3 @@ export const setAside = (mend: Mend): Step[] => [
 
 /** The end brought down to the metal; what was levelled and polished is done again. */
 export const flushEnd = (mend: Mend): Step[] => [newStep(mend, 'flush-end', { kind: 'fix', how: 'flush the end' } as const), ...(isLate(mend) ? levelAgain(mend) : [])]
-
-/** How thick and uneven the film is where the mend is made, µm. */
-export const filmHere = (mend: Mend) => filmAfter(standing(mend.plan.inputs, mend.before))

@@ -86,7 +86,7 @@ export function topUpCount(mend: Mend, product: Product, stepsWith: (coats: read
 }
 
 /** The film’s steps since it was last sanded off. */
-export function standing(inputs: Plan['inputs'], steps: readonly Step[]): FilmStep[] {
+function standing(inputs: Plan['inputs'], steps: readonly Step[]): FilmStep[] {
   const last = steps.findLastIndex(step => step.kind === 'sand back' && step.whole)
   return filmSteps(inputs, steps.slice(last + 1).filter(step => !step.apart))
 }
