@@ -23,6 +23,7 @@ export const usePen = defineStore('pen', () => {
     if (now && !before) draftOf = pen.value?.version
   })
   const doneSteps = computed(() => new Set(whole.value ? replay(whole.value.plan, events.value).steps.filter(one => one.status !== 'open').map(one => one.step.id) : []))
+  /** The plan as it was planned, with what is being sized, before any mend. */
   const planned = computed(() => {
     const kept = whole.value?.plan
     if (!kept || !draft.value) return kept
@@ -89,7 +90,7 @@ export const usePen = defineStore('pen', () => {
     await load(pen.value.id)
   }
 
-  return { pen, plan, events, elsewhere, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
+  return { pen, plan, planned, events, elsewhere, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
 })
 
 /** The wishes that steps follow from, as text to compare. */

@@ -45,6 +45,12 @@ test('a chip at the last grit: why, a question, the mend in the plan, a new vers
   await expect(page.getByText(/shavings and CA, done/)).toBeVisible()
   await page.getByRole('button', { name: 'It is gone' }).click()
   await expect(page.getByText(/Chip, tear-out/)).toHaveCount(0)
+  // The plan tells its version and shows what was put in; a mend is no change of the shelf.
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByText(/plan 2/)).toBeVisible()
+  await expect(page.getByText(/have changed since this was planned/)).toHaveCount(0)
+  await page.getByRole('link', { name: 'Go on at the bench' }).click()
+  await expect(title(page)).toHaveText(last!)
   await finish(page, request, made)
 
   await page.goto(`/pens/${made.id}/record`)

@@ -9,7 +9,7 @@ const workshop = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
 const toast = useToast()
-const { pen, plan, traced, state, said, measured, draft } = storeToRefs(store)
+const { pen, plan, planned, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
 const changing = ref(false)
 const sizing = useLocalStorage('oxlip-sizing-open', false)
@@ -41,14 +41,15 @@ async function keepSize() {
 
 /** What the plan would be with the shelf and the air as they are now. */
 const changes = computed(() => {
-  if (!plan.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished || draft.value) return []
+  if (!plan.value || !planned.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished || draft.value) return []
   const { celsius, humidity } = workshop.workshop
   const done = new Set(state.value.steps.filter(one => one.status !== 'open').map(one => one.step.id))
   const { fitting, material: wood, method, blank, sizing: own, tool, film } = pen.value
   const [kept, cutFrom] = [stock.fitting(fitting), stock.blank(blank)]
   const material = cutFrom ? materialOf(cutFrom) : blank ? plan.value.inputs.material : materials.find(row => row.id === wood)!
   const { perEnd, kerf, wander, leastWall } = workshop.workshop
-  return planDifference(plan.value, revisePlan(plan.value, {
+  // What mends put in is no difference: it would come again.
+  return planDifference(planned.value, revisePlan(planned.value, {
     shelf: workshop.shelf, climate: { celsius, humidity },
     ...(kept ? { fitting: kept.fitting } : {}), material, method: methods.method(method) ?? plan.value.inputs.method, builds: workshop.builds,
     own: workshop.ownOf(material), wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
