@@ -61,13 +61,10 @@ export function nextPen(jobs: readonly Job[]): NextPen | undefined {
 }
 
 /** The work up to the next wait, and that wait; 0 when none follows. */
-function stretch(pieces: readonly Piece[], from = 0): { work: number, wait: number } {
-  let work = pieces[from]?.handsOn ?? 0
-  for (let index = from + 1; index < pieces.length; index++) {
-    if (pieces[index]!.wait > 0) return { work, wait: pieces[index]!.wait }
-    work += pieces[index]!.handsOn
-  }
-  return { work, wait: 0 }
+function stretch(pieces: readonly Piece[]): { work: number, wait: number } {
+  const next = pieces.findIndex((piece, index) => index > 0 && piece.wait > 0)
+  const work = (next < 0 ? pieces : pieces.slice(0, next)).reduce((sum, piece) => sum + piece.handsOn, 0)
+  return { work, wait: next < 0 ? 0 : pieces[next]!.wait }
 }
 
 /** How far ahead an evening is played through, pieces of each pen, and how many courses of it are followed at a time [model]. */

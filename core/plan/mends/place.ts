@@ -48,11 +48,10 @@ export const newStep = <T extends object>({ repair, phase }: Mend, id: string, s
 /** These steps done again for this mend, the latest of each piece of work once. */
 export function again(mend: Mend, steps: readonly Step[], change: { apart?: true, barrels?: Step['barrels'] } = {}): Step[] {
   const latest = new Map(steps.map(step => [firstId(step), step]))
-  const inOrder = steps.filter(step => latest.get(firstId(step)) === step)
-  return inOrder.map(({ mend: _, apart: __, ...step }): Step => {
-    const id = `${firstId(steps.find(one => one.id === step.id)!)}.${mend.repair.key}`
-    const barrels = change.barrels ?? [mend.repair.barrel]
-    return { ...step, id, phase: mend.phase, barrels, again: mend.repair.defect, mend: mend.repair.key, ...(change.apart ? { apart: true as const } : {}) } as Step
+  const barrels = change.barrels ?? [mend.repair.barrel]
+  return steps.filter(step => latest.get(firstId(step)) === step).map((step): Step => {
+    const { mend: _, apart: __, ...work } = step
+    return { ...work, id: `${firstId(step)}.${mend.repair.key}`, phase: mend.phase, barrels, again: mend.repair.defect, mend: mend.repair.key, ...(change.apart ? { apart: true as const } : {}) } as Step
   })
 }
 

@@ -63,12 +63,10 @@ function greatestJump(used: readonly StepOf<'sand'>[]): number | undefined {
   return jumps.length ? jumps.indexOf(Math.max(...jumps)) : undefined
 }
 
-/** All that was done to a barrel from its turning on, done again: a new cut takes what stood on it with it. */
+/** All that was done to a barrel from its turning on, done again: a new cut takes what stood on it with it. Undefined before it was turned at all. */
 export function trueIt(mend: Mend): Step[] | undefined {
   const turn = mend.before.findIndex(step => step.kind === 'turn')
-  const found = turn < 0 ? mend.plan.steps.find(step => step.kind === 'turn') : undefined
-  if (found) return undefined
-  return again(mend, mend.before.slice(turn).filter(step => step.kind !== 'try'), { apart: true })
+  return turn < 0 ? undefined : again(mend, mend.before.slice(turn).filter(step => step.kind !== 'try'), { apart: true })
 }
 
 /** The barrel, or the pair, cut again, and all that was done to it done anew. */
