@@ -278,7 +278,10 @@ const skew = computed(() => time.ahead ? `This device’s clock is ${formatSpan(
         </li>
       </ul>
       <WorkKeys v-if="next" :done="doneKey" :away="elsewhere" :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null" :can-skip="next !== undefined" @done="done" @coat="coat" @wrong="noting = []" @measure="measuring = !measuring" @back="takeBack" @forth="putBack" @skip="skip" />
-      <div v-else-if="state.takeBack.length"><button type="button" class="key" @click="takeBack">Take the last entry back</button></div>
+      <div v-else class="over">
+        <button type="button" class="key" @click="noting = []">Something is wrong</button>
+        <button v-if="state.takeBack.length" type="button" class="key" @click="takeBack">Take the last entry back</button>
+      </div>
       <details v-if="caution && next" :key="caution.id" class="caution"><summary class="harm">◆ {{ caution.short }}</summary><p class="quiet">{{ caution.more }}</p></details>
     </template>
     <BenchClockLine v-if="everybody.length && !noting && !mending" :bands="everybody" tight />
@@ -298,8 +301,8 @@ h1 { font-size: 1.5rem; }
 header nav { display: flex; gap: 0.1rem; }
 header nav a, header nav button { display: grid; place-items: center; min-height: 44px; padding: 0 0.6rem; color: var(--ink-2); cursor: pointer; }
 header nav a:hover, header nav button:hover { color: var(--ink); }
-.next { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2rem; align-items: end; padding: 0.3rem 0; }
-.next > figure { padding-right: 9rem; }
+section.next { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2rem; align-items: end; padding: 0.3rem 0; }
+section.next > figure { padding-right: 9rem; }
 .lead { font-size: 1.4rem; color: var(--ink-2); }
 .title { font: 700 clamp(2.4rem, 7.4vw, 6.2rem)/1.05 var(--font-head); letter-spacing: -0.02em; margin: 0.1rem 0 0.6rem; overflow-wrap: anywhere; }
 .how { font-size: 1.75rem; line-height: 1.3; }
@@ -310,7 +313,7 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .count { font: 700 clamp(3.6rem, 9vw, 6.6rem)/1 var(--font-head); color: var(--wait); font-variant-numeric: tabular-nums; }
 .until { display: grid; padding-bottom: 0.5rem; justify-items: start; color: var(--ink-2); font-size: 1.15rem; }
 .until b { font-weight: 400; font-size: 1.75rem; color: var(--ink); }
-.next.looking { grid-template-columns: minmax(0, 1fr) minmax(0, 33rem); align-items: start; }
+section.next.looking { grid-template-columns: minmax(0, 1fr) minmax(0, 33rem); align-items: start; }
 .looking .title { font-size: clamp(2.4rem, 5vw, 4.4rem); }
 .beside { display: grid; gap: 0.9rem; }
 .parts { font-size: 1.1rem; }
@@ -319,6 +322,8 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 .caution p { padding-left: 1.4rem; max-width: 60rem; }
 .open { display: grid; gap: 0.5rem; }
 .open li { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 1rem; font-size: 1.1rem; }
+.over { display: flex; flex-wrap: wrap; gap: 0.75rem; }
+.over .key { min-height: 64px; }
 .last { font-size: 0.9rem; }
 .skew { color: var(--brick); }
 .flash { position: fixed; inset: 0; z-index: 4; pointer-events: none; border: 14px solid var(--wait); animation: ends 0.8s steps(2, jump-none) 3; display: grid; align-items: start; justify-items: center; }
@@ -326,6 +331,6 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 @keyframes ends { from { border-color: transparent; } }
 @media (min-width: 821px) { header { flex-wrap: nowrap; } .pen { min-width: 0; } h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; } .strip { min-width: 0; } .air, header nav { flex: none; } }
 @media (max-width: 1100px) { .beside > svg { order: 2; } }
-@media (max-width: 900px) { .next.looking { grid-template-columns: minmax(0, 1fr); } }
-@media (max-width: 820px) { .next, .next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
+@media (max-width: 900px) { section.next.looking { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 820px) { section.next, section.next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; } .how { font-size: 1.25rem; } .why { font-size: 1.15rem; } .air { margin-left: 0; } }
 </style>
