@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
-import { finish, kept, space, title, workTo } from '../support/bench'
+import { finish, kept, sent, space, title, workTo } from '../support/bench'
 
 /** Notes a defect in three touches: something is wrong, what it looks like, where. */
 async function note(page: Page, looks: string) {
@@ -161,6 +161,7 @@ test.describe('touch alone on a tablet', () => {
     await page.getByRole('button', { name: 'Not known' }).first().tap()
     await page.locator('.ways .key').first().tap()
     await expect(page.getByText(/under way/)).toBeVisible()
+    await sent(page)
     const { events } = await kept(request, other)
     const noted = events.find(event => event.kind === 'defect')!
     expect(noted.payload).toMatchObject({ barrel: 'only' })

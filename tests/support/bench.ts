@@ -57,7 +57,7 @@ export async function workTo(request: APIRequestContext, pen: Pick<Pen, 'id'>, i
 
 /** Enters all that is left of a pen as its mends have it, as another device would; the screen follows to the end. */
 export async function finish(page: Page, request: APIRequestContext, pen: Pick<Pen, 'id'>): Promise<void> {
-  await expect.poll(() => unsent(page)).toBe(0)
+  await sent(page)
   const { events, plan } = await (await request.get(`/api/pens/${pen.id}`, AGAIN)).json()
   const left = replay(plan, events).steps.filter(one => one.status === 'open')
   expect(left.length).toBeGreaterThan(2)
@@ -65,6 +65,9 @@ export async function finish(page: Page, request: APIRequestContext, pen: Pick<P
   expect(answer.status()).toBe(200)
   await expect(title(page)).toHaveText('Finished')
 }
+
+/** Waits until the server has everything that was entered on the page. */
+export const sent = (page: Page): Promise<void> => expect.poll(() => unsent(page)).toBe(0)
 
 /** How many entries lie in the browser's own store, not sent yet. */
 const unsent = (page: Page): Promise<number> => page.evaluate(() => new Promise<number>((resolve) => {
