@@ -115,11 +115,7 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await expect(title(page)).toHaveText('Thin CA, coat 4')
   await expect(page.getByText('It builds up what was bared')).toBeVisible()
   // Every covering coat goes on, then it is levelled again, and that mends it.
-  await expect(async () => {
-    if (/^Level/.test(await title(page).textContent() ?? '')) return
-    await page.getByRole('button', { name: /Coat \d+ is on/ }).click({ timeout: 1500 })
-    await expect(title(page)).toHaveText(/^Level/, { timeout: 800 })
-  }).toPass({ timeout: 40_000, intervals: [700] })
+  await press(page, /Coat \d+ is on/, /^Level/)
   await expect(page.getByRole('group', { name: 'No colour on the paper?' }).getByRole('button', { name: 'No', exact: true })).toHaveAttribute('aria-pressed', 'false')
   await press(page, /No shiny spot left/, /^Thin CA, coat \d+$/)
   await expect(page.getByText(/◆ Sand-through/)).toHaveCount(0)

@@ -1,5 +1,5 @@
 import { expect, test } from '../stand'
-import { title } from '../support/bench'
+import { space, title } from '../support/bench'
 
 test('a pen is begun, worked, mended and taken back with the keyboard alone', async ({ page, pen }) => {
   const made = await pen({ name: 'Keys only' })
@@ -19,10 +19,7 @@ test('a pen is begun, worked, mended and taken back with the keyboard alone', as
   await page.keyboard.press('Enter')
   await expect(title(page)).toHaveText('Check the parts')
   await page.evaluate(() => (document.activeElement as HTMLElement).blur())
-  await expect(async () => {
-    await page.keyboard.press('Space')
-    await expect(title(page)).toHaveText(/^Drill/, { timeout: 650 })
-  }).toPass()
+  await space(page, /^Drill/)
   await page.keyboard.press('z')
   await expect(title(page)).toHaveText('Cut')
   await page.keyboard.press('y')
