@@ -6,7 +6,7 @@ export default defineConfig({
   testDir: 'tests',
   testMatch: '**/*.spec.ts',
   workers: 2,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 15_000 },
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list'], ...(process.env.OXLIP_REPORT ? [['json', { outputFile: process.env.OXLIP_REPORT }] as const] : [])],

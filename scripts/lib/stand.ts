@@ -15,6 +15,8 @@ export interface Stand {
   /** Ends the server without a word, as a power cut would. */
   killServer: () => Promise<void>
   startServer: () => Promise<void>
+  /** Holds the server still, or lets it go on: its connections stay open and say nothing, as to a device that sleeps. */
+  freeze: (still: boolean) => void
   end: () => Promise<void>
 }
 
@@ -35,6 +37,9 @@ export async function startStand(): Promise<Stand> {
     },
     startServer: async () => {
       server = await start()
+    },
+    freeze: (still) => {
+      server.process.kill(still ? 'SIGSTOP' : 'SIGCONT')
     },
     end: async () => {
       await server.stop()

@@ -138,6 +138,28 @@ test('the server is killed between two coats and started again: nothing is lost,
   await expect.poll(async () => doneSteps((await kept(request, made)).events).filter(step => step.startsWith('coat.'))).toEqual(['coat.1', 'coat.2'])
 })
 
+test('a device that slept finds its connection dead, keeps what is pressed, and catches up', async ({ page, stand, pen, request }) => {
+  const made = await pen({ name: 'Lid shut' })
+  await workTo(request, made, step => step.kind === 'coat')
+  await page.clock.install()
+  await page.goto(`/pens/${made.id}/work`)
+  await expect(title(page)).toHaveText('Thin CA, coat 1')
+  await expect(page.getByText('not connected')).toHaveCount(0)
+  stand.freeze(true)
+  try {
+    await page.clock.fastForward('20:00')
+    await expect(page.getByText('not connected')).toBeVisible()
+    await space(page, 'Thin CA, coat 2')
+    await expect(page.getByText('1 not sent yet')).toBeVisible()
+  } finally {
+    stand.freeze(false)
+  }
+  await expect(page.getByText(/not sent yet|not connected/)).toHaveCount(0)
+  await workTo(request, made, step => step.id === 'coat.3', 0)
+  await expect(title(page)).toHaveText('Thin CA, coat 3')
+  expect(new Set(doneSteps((await kept(request, made)).events))).toContain('coat.1')
+})
+
 test('instruments: a calliper’s reading lands where it is waited for, typed or sent; speed and pedal are heard; the air moves a wait', async ({ page, context, pen, request }) => {
   const made = await pen({ name: 'Instruments' })
   await workTo(request, made, step => step.kind === 'turn')
