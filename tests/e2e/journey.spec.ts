@@ -133,7 +133,7 @@ test('what is on the shelf changes the plan, and what is done stays done', async
   const steps = page.getByRole('region', { name: 'Steps' })
   await expect(steps.getByRole('button', { name: /P320/ }).first()).toBeVisible()
   await page.getByRole('link', { name: 'Shelf' }).click()
-  await Promise.all([page.waitForResponse('**/api/shelf'), page.getByRole('checkbox', { name: /P320 46\.2 µm/ }).first().uncheck()])
+  await Promise.all([page.waitForResponse(answer => answer.url().endsWith('/api/shelf') && answer.request().method() === 'PUT'), page.getByRole('checkbox', { name: /P320 46\.2 µm/ }).first().uncheck()])
   await expect(page.getByRole('checkbox', { name: /P320 46\.2 µm/ }).first()).not.toBeChecked()
   await page.goto(`/pens/${made.id}`)
   await expect(page.getByText(/A new plan would be without P320/)).toBeVisible()

@@ -1,5 +1,5 @@
 import { expect, test } from '../stand'
-import { kept, space, title, workTo } from '../support/bench'
+import { kept, sent, space, title, workTo } from '../support/bench'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -22,5 +22,6 @@ test('the bench opens without a network, is worked, and catches up', async ({ pa
   await expect(title(page)).toHaveText('Thin CA, coat 2')
   await context.setOffline(false)
   await expect(page.getByText(/not sent yet|not connected/)).toHaveCount(0, { timeout: 15_000 })
+  await sent(page)
   expect((await kept(request, made)).events.filter(event => event.kind === 'done' && event.payload.step === 'coat.1')).toHaveLength(1)
 })
