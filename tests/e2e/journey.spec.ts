@@ -3,7 +3,7 @@ import { expect, test } from '../stand'
 import { press, space, title } from '../support/bench'
 
 test('a pen from the first choice to its saved record', async ({ page, stand }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await page.goto('/')
   await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
   await page.getByRole('link', { name: 'Start a pen' }).click()
@@ -105,7 +105,7 @@ test('a pen from the first choice to its saved record', async ({ page, stand }) 
 
   // Too early is allowed, and told in the record.
   await space(again, /coat 3$/)
-  await space(again, 'Finished', 60_000)
+  await space(again, 'Finished', 120_000)
   await again.getByRole('link', { name: 'Read the record' }).click()
 
   // Record: coats, waits, defect, sums; saved as JSON with the same content.
