@@ -1,22 +1,13 @@
-import { chromium as browserType } from '@playwright/test'
-import type { ListedPen } from '../server/api/pens/index.get'
-import { buildIfNeeded } from '../scripts/lib/build'
-import { chromium, ensureChromium } from '../scripts/lib/chromium'
-import { startStand } from '../scripts/lib/stand'
+import { withDemoBrowser } from '../scripts/lib/demo-browser'
 import { show } from './measure'
 
 /** In the real browser: what an edit of a plan costs until the page is drawn anew, and a layout of a hundred sticks in its worker. */
 export async function browserBench(): Promise<void> {
-  ensureChromium()
-  await buildIfNeeded()
-  const stand = await startStand()
-  const browser = await browserType.launch(chromium)
-  try {
-    const pens = await (await fetch(`${stand.address}/api/pens`)).json() as ListedPen[]
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await withDemoBrowser(async ({ browser, baseURL, at }) => {
+    const page = await browser.newPage({ baseURL, viewport: { width: 1280, height: 800 } })
     // The loader of this script names inner functions by a helper that a page does not have.
     await page.addInitScript('globalThis.__name = one => one')
-    await page.goto(`${stand.address}/pens/${pens.find(one => one.pen.mark === 'C1')!.pen.id}`)
+    await page.goto(at('C1'))
     await page.getByRole('button', { name: 'Shape and size' }).click()
     await page.getByRole('slider', { name: /How full the lower barrel/ }).waitFor()
     const edits = await page.evaluate(async () => {
@@ -54,7 +45,7 @@ export async function browserBench(): Promise<void> {
     show('browser: shape changed until laid out anew', edits.slider)
     show('browser: an end turned until laid out anew', edits.end)
 
-    await page.goto(`${stand.address}/shelf/cutting`)
+    await page.goto('/shelf/cutting')
     await page.getByLabel('Each pen only from its own wood').uncheck()
     await page.getByLabel('And sticks of').fill('300')
     await page.getByRole('spinbutton', { name: 'How many' }).fill('200')
@@ -70,8 +61,5 @@ export async function browserBench(): Promise<void> {
       taken.push(Date.now() - started)
     }
     show('browser: 100 sticks laid out in the worker, drawn', taken)
-  } finally {
-    await browser.close()
-    await stand.end()
-  }
+  })
 }

@@ -1,8 +1,5 @@
-import { chromium as browserType, type Page } from '@playwright/test'
-import type { ListedPen } from '../server/api/pens/index.get'
-import { buildIfNeeded } from '../scripts/lib/build'
-import { chromium, ensureChromium } from '../scripts/lib/chromium'
-import { startStand } from '../scripts/lib/stand'
+import type { Page } from '@playwright/test'
+import { withDemoBrowser } from '../scripts/lib/demo-browser'
 import { show } from './measure'
 
 const ROUNDS = 40
@@ -10,20 +7,14 @@ const ABSENCES = 12
 /** Two presses closer than this count as one finger that bounced, ms. */
 const PACE = 650
 
-/** Two screens on one pen: how long it takes until what one enters stands on the other, and until both agree again after one of them lost the network and both went on. Times are of the machine’s one clock, taken inside the pages. */
+/** Two screens on one pen: how long it takes until what one enters stands on the other, and until both agree again after one of them lost the network while the other went on. Times are of the machine’s one clock, taken inside the pages. */
 export async function screensBench(): Promise<void> {
-  ensureChromium()
-  await buildIfNeeded()
-  const stand = await startStand()
-  const browser = await browserType.launch(chromium)
-  try {
-    const pens = await (await fetch(`${stand.address}/api/pens`)).json() as ListedPen[]
-    const pen = pens.find(one => one.pen.mark === 'C1')!.pen.id
-    const contexts = [await browser.newContext({ serviceWorkers: 'block' }), await browser.newContext({ serviceWorkers: 'block' })] as const
+  await withDemoBrowser(async ({ browser, baseURL, at }) => {
+    const contexts = [await browser.newContext({ baseURL, serviceWorkers: 'block' }), await browser.newContext({ baseURL, serviceWorkers: 'block' })] as const
     const [here, there] = await Promise.all(contexts.map(async (context) => {
       const page = await context.newPage()
       await page.addInitScript('globalThis.__name = one => one')
-      await page.goto(`${stand.address}/pens/${pen}/work`)
+      await page.goto(at('C1', '/work'))
       await page.locator('.title').waitFor()
       await watch(page)
       return page
@@ -46,10 +37,7 @@ export async function screensBench(): Promise<void> {
       back.push(await agree(here, there) - await there.evaluate(() => (globalThis as Watched).back))
     }
     show('two screens: network back until both agree', back)
-  } finally {
-    await browser.close()
-    await stand.end()
-  }
+  })
 }
 
 /** What a page keeps of itself: what stands there as the next thing to do and since when, and when its network came back; ms. */

@@ -1,71 +1,56 @@
 import { mkdirSync } from 'node:fs'
-import { chromium as browserType, type Page } from '@playwright/test'
-import type { ListedPen } from '../server/api/pens/index.get'
-import { buildIfNeeded } from './lib/build'
-import { chromium, ensureChromium } from './lib/chromium'
+import type { Page } from '@playwright/test'
+import { withDemoBrowser } from './lib/demo-browser'
 import { main, say } from './lib/say'
-import { startStand } from './lib/stand'
 
 const FOLDER = 'docs/screenshots'
 const WIDE = { width: 1280, height: 800 }
 const PHONE = { width: 390, height: 844 }
 
-/** One picture: where, under which name, how large, in which theme, and what to do first. */
+/** One picture: where, under which name, how large, and what to do first. */
 interface Shot {
   name: string
   path: string
   size?: typeof WIDE
-  dark?: boolean
   ready: string
   first?: (page: Page) => Promise<void>
 }
 
 /** Makes the pictures of the main views from the demo data, in a workshop of their own. */
-await main(async () => {
-  ensureChromium()
-  await buildIfNeeded()
-  const stand = await startStand()
-  const browser = await browserType.launch(chromium)
-  try {
-    const pens = await (await fetch(`${stand.address}/api/pens`)).json() as ListedPen[]
-    const at = (mark: string, view = '') => `/pens/${pens.find(one => one.pen.mark === mark)!.pen.id}${view}`
-    const shots: Shot[] = [
-      { name: 'bench', path: '/', ready: '.rows' },
-      { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
-      { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
-      { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
-      { name: 'pen-size', path: at('B4'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Shape and size' }).click() },
-      { name: 'pen-ladder', path: at('C3'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click() },
-      { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
-      { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
-      { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
-      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
-      { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
-      { name: 'defects', path: '/pens/defects', ready: '.rows' },
-      { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
-      { name: 'methods', path: '/methods', ready: 'article' },
-      { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
-      { name: 'shelf-finishes', path: '/shelf/finishes', ready: '.bottles', first: async page => page.getByText('Melamine lacquer').first().click() },
-      { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
-      { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
-      { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
-    ]
-    mkdirSync(FOLDER, { recursive: true })
-    for (const { name, path, size = WIDE, dark, ready, first } of shots) {
-      const page = await browser.newPage({ viewport: size, colorScheme: dark ? 'dark' : 'light', timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' })
-      await page.goto(`${stand.address}${path}`)
-      await page.locator(ready).first().waitFor()
-      await first?.(page)
-      await page.evaluate(() => document.fonts.ready.then(() => undefined))
-      await page.screenshot({ path: `${FOLDER}/${name}.png` })
-      await page.close()
-      say(`${FOLDER}/${name}.png`)
-    }
-  } finally {
-    await browser.close()
-    await stand.end()
+await main(() => withDemoBrowser(async ({ browser, baseURL, at }) => {
+  const shots: Shot[] = [
+    { name: 'bench', path: '/', ready: '.rows' },
+    { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
+    { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
+    { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
+    { name: 'pen-size', path: at('B4'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Shape and size' }).click() },
+    { name: 'pen-ladder', path: at('C3'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click() },
+    { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
+    { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
+    { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
+    { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
+    { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
+    { name: 'defects', path: '/pens/defects', ready: '.rows' },
+    { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
+    { name: 'methods', path: '/methods', ready: 'article' },
+    { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
+    { name: 'shelf-finishes', path: '/shelf/finishes', ready: '.bottles', first: async page => page.getByText('Melamine lacquer').first().click() },
+    { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
+    { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
+    { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
+  ]
+  mkdirSync(FOLDER, { recursive: true })
+  for (const { name, path, size = WIDE, ready, first } of shots) {
+    const page = await browser.newPage({ baseURL, viewport: size, colorScheme: 'light', timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' })
+    await page.goto(path)
+    await page.locator(ready).first().waitFor()
+    await first?.(page)
+    await page.evaluate(() => document.fonts.ready.then(() => undefined))
+    await page.screenshot({ path: `${FOLDER}/${name}.png` })
+    await page.close()
+    say(`${FOLDER}/${name}.png`)
   }
-})
+}))
 
 /** A defect that is noted, judged and about to be mended. */
 async function whiteDots(page: Page) {

@@ -1,0 +1,28 @@
+import { chromium as browserType, type Browser } from '@playwright/test'
+import type { ListedPen } from '../../server/api/pens/index.get'
+import { buildIfNeeded } from './build'
+import { chromium, ensureChromium } from './chromium'
+import { startStand } from './stand'
+
+/** A browser beside an Oxlip of its own, with the path to a view of a demo pen, by its mark. */
+export interface DemoBrowser {
+  browser: Browser
+  /** The base of its addresses, for pages and contexts. */
+  baseURL: string
+  at: (mark: string, view?: string) => string
+}
+
+/** Runs something in the real browser on the demo data, and clears up after it. */
+export async function withDemoBrowser(run: (demo: DemoBrowser) => Promise<void>): Promise<void> {
+  ensureChromium()
+  await buildIfNeeded()
+  const stand = await startStand()
+  const browser = await browserType.launch(chromium)
+  try {
+    const pens = await (await fetch(`${stand.address}/api/pens`)).json() as ListedPen[]
+    await run({ browser, baseURL: stand.address, at: (mark, view = '') => `/pens/${pens.find(one => one.pen.mark === mark)!.pen.id}${view}` })
+  } finally {
+    await browser.close()
+    await stand.end()
+  }
+}
