@@ -1,6 +1,7 @@
 import type { Defect, RepairWay } from '../defects'
 import type { ChosenRepair, ExtraCoat } from '../plan'
-import type { BenchEvent, EventOf } from './event'
+import type { EventOf } from './event'
+import type { Held } from './held'
 
 /** A mend that was chosen: its name in the plan, the way, and how it went. */
 export interface MendState {
@@ -33,17 +34,14 @@ export type PlanEdit = { kind: 'repair', repair: ChosenRepair, at: string } | { 
 /**
  * The edits of the plan that are in force. A second choice for a defect takes the place of the first, unless that failed or some of it was done already: then it comes after it, so that nothing done is lost.
  */
-export function editsOf(held: readonly BenchEvent[]): PlanEdit[] {
+export function editsOf({ said, steps }: Held): PlanEdit[] {
   const defects = new Map<string, EventOf<'defect'>['payload']>()
+  for (const event of said) if (event.kind === 'defect') defects.set(event.id, event.payload)
   /** Steps of mends that were done: their ids end with the name of the mend, which is as long as an id at least. */
-  const done: string[] = []
-  for (const event of held) {
-    if (event.kind === 'defect') defects.set(event.id, event.payload)
-    else if (event.kind === 'done' && event.payload.step.length > ID) done.push(event.payload.step)
-  }
+  const done = defects.size ? steps.flatMap(event => event.kind === 'done' && event.payload.step.length > ID ? [event.payload.step] : []) : []
   const edits: PlanEdit[] = []
   const rounds = new Map<string, { index: number, key: string, over: boolean }>()
-  for (const event of held) {
+  for (const event of said) {
     if (event.kind === 'coat') edits.push({ kind: 'coat', coat: { key: event.id, ...event.payload } })
     if (event.kind === 'settle' && event.payload.how === 'failed') {
       const last = rounds.get(event.payload.defect)
@@ -68,9 +66,9 @@ const ID = 36
 const roundOf = (key: string, defect: string): number => key === defect ? 1 : Number(key.slice(defect.length + 1))
 
 /** The defects in force; `endDone` tells when the last step of a mend was done. */
-export function defectStates(held: readonly BenchEvent[], edits: readonly PlanEdit[], endDone: (key: string) => string | undefined): DefectState[] {
-  const noted = held.filter((event): event is EventOf<'defect'> => event.kind === 'defect')
-  const about = noted.length ? held.filter(event => 'defect' in event.payload) : []
+export function defectStates({ said }: Held, edits: readonly PlanEdit[], endDone: (key: string) => string | undefined): DefectState[] {
+  const noted = said.filter((event): event is EventOf<'defect'> => event.kind === 'defect')
+  const about = noted.length ? said.filter(event => 'defect' in event.payload) : []
   return noted.map((event): DefectState => {
     const of = about.filter(one => 'defect' in one.payload && one.payload.defect === event.id)
     const mends = edits.flatMap((edit): MendState[] => {

@@ -3,6 +3,7 @@ import { airAt, waitEnds, type AirReading, type Climate } from '../climate'
 import { worked, type Figure } from '../figures'
 import { inOrder, type BenchEvent, type EventOf } from './event'
 import { defectStates, editsOf, type DefectState } from './defects'
+import { heldOf, isSettling, type Held, type SettlingEntry } from './held'
 import { takenBack } from './undo'
 
 export interface StepState {
@@ -82,7 +83,7 @@ export interface BenchState {
 export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): BenchState {
   const ordered = inOrder(events)
   const back = takenBack(ordered)
-  const held = ordered.filter(event => !back.has(event.id))
+  const held = heldOf(ordered.filter(event => !back.has(event.id)))
   const edits = editsOf(held)
   const plan = edits.reduce((now, edit) => edit.kind === 'repair' ? withRepairs(now, [edit.repair]) : withExtraCoat(now, edit.coat), planned)
 
@@ -93,12 +94,12 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
   })
   const next = steps.find(state => state.status === 'open')?.step ?? null
   const known = new Set(plan.steps.map(step => step.id))
-  const latest = held.at(-1)
+  const latest = held.all.at(-1)
 
   return {
     plan,
     steps,
-    begun: held.some(event => event.kind !== 'undo'),
+    begun: held.all.some(event => event.kind !== 'undo'),
     finished: next === null && steps.length > 0,
     next,
     waits: runningWaits(plan, steps, air),
@@ -106,11 +107,11 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     coats: coatsOn(steps),
     defects: defectStates(held, edits, key => endDone(plan, steps, key)),
     checks: answers(held),
-    measured: held.filter((event): event is EventOf<'measure'> => event.kind === 'measure').map(event => ({ ...event.payload, id: event.id, at: event.at })),
-    offPlan: held.filter(event => isStepEntry(event) && !known.has(event.payload.step)),
+    measured: held.measured.map(event => ({ ...event.payload, id: event.id, at: event.at })),
+    offPlan: held.steps.filter(event => !known.has(event.payload.step)),
     takeBack: lastEntry(held),
     putBack: latest?.kind === 'undo' ? latest.id : null,
-    times: new Map(held.filter((event): event is EventOf<'time'> => event.kind === 'time').map(({ payload }) => [payload.step, payload.seconds])),
+    times: new Map(held.said.flatMap(event => event.kind === 'time' ? [[event.payload.step, event.payload.seconds] as const] : [])),
     log: ordered.map((event) => {
       const inForce = !back.has(event.id)
       return { event, inForce, repeated: inForce && isSettling(event) && settledBy.get(event.payload.step)?.id !== event.id }
@@ -118,17 +119,11 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
   }
 }
 
-type StepEntry = EventOf<'begin'> | EventOf<'done'> | EventOf<'skip'>
-const isStepEntry = (event: BenchEvent): event is StepEntry => event.kind === 'begin' || isSettling(event)
-const isSettling = (event: BenchEvent): event is EventOf<'done'> | EventOf<'skip'> => event.kind === 'done' || event.kind === 'skip'
-
 /** For every step its first entry that settles it: two devices that say “done” put one coat on. A coat more than planned settles its own step. */
-function firstByStep(held: readonly BenchEvent[]): Map<string, EventOf<'done'> | EventOf<'skip'> | EventOf<'coat'>> {
-  const first = new Map<string, EventOf<'done'> | EventOf<'skip'> | EventOf<'coat'>>()
-  for (const event of held) {
-    if (event.kind === 'coat') first.set(extraCoatId(event.id), event)
-    else if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
-  }
+function firstByStep({ steps, said }: Held): Map<string, SettlingEntry | EventOf<'coat'>> {
+  const first = new Map<string, SettlingEntry | EventOf<'coat'>>()
+  for (const event of steps) if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
+  for (const event of said) if (event.kind === 'coat') first.set(extraCoatId(event.id), event)
   return first
 }
 
@@ -201,9 +196,9 @@ export const leftOut = (steps: readonly StepState[]): Set<string> =>
 export const checkKey = (step: string, check: string): string => `${step} ${check}`
 
 /** What was looked at, the last answer of each; what was seen at a step before a mend came before it is looked at anew. */
-function answers(held: readonly BenchEvent[]): BenchState['checks'] {
+function answers({ said }: Held): BenchState['checks'] {
   const found = new Map<string, 'yes' | 'no'>()
-  for (const event of held) {
+  for (const event of said) {
     if (event.kind === 'check') found.set(checkKey(event.payload.step, event.payload.check), event.payload.answer)
     if (event.kind !== 'repair') continue
     for (const key of found.keys()) if (key.startsWith(`${event.payload.step} `)) found.delete(key)
@@ -211,9 +206,9 @@ function answers(held: readonly BenchEvent[]): BenchState['checks'] {
   return found
 }
 
-function lastEntry(held: readonly BenchEvent[]): string[] {
-  const last = held.findLast(event => event.kind !== 'undo')
+function lastEntry({ all, steps }: Held): string[] {
+  const last = all.findLast(event => event.kind !== 'undo')
   if (!last) return []
   if (!isSettling(last)) return [last.id]
-  return held.filter(event => isSettling(event) && event.payload.step === last.payload.step).map(event => event.id)
+  return steps.filter(event => isSettling(event) && event.payload.step === last.payload.step).map(event => event.id)
 }
