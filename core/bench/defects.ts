@@ -37,8 +37,8 @@ export type PlanEdit = { kind: 'repair', repair: ChosenRepair, at: string } | { 
 export function editsOf({ said, steps }: Held): PlanEdit[] {
   const defects = new Map<string, EventOf<'defect'>['payload']>()
   for (const event of said) if (event.kind === 'defect') defects.set(event.id, event.payload)
-  /** Steps of mends that were done: their ids end with the name of the mend, which is as long as an id at least. */
-  const done = defects.size ? steps.flatMap(event => event.kind === 'done' && event.payload.step.length > ID ? [event.payload.step] : []) : []
+  /** Whether a step of a mend was done: such a step's id ends with the name of the mend. */
+  const isBegun = (key: string): boolean => steps.some(event => event.kind === 'done' && event.payload.step.endsWith(`.${key}`))
   const edits: PlanEdit[] = []
   const rounds = new Map<string, { index: number, key: string, over: boolean }>()
   for (const event of said) {
@@ -52,8 +52,7 @@ export function editsOf({ said, steps }: Held): PlanEdit[] {
     const found = defects.get(defect)
     if (!found) continue
     const last = rounds.get(defect)
-    const begun = last && done.some(one => one.endsWith(`.${last.key}`))
-    const fresh = !last || last.over || begun
+    const fresh = !last || last.over || isBegun(last.key)
     const key = !last ? defect : fresh ? `${defect}.${roundOf(last.key, defect) + 1}` : last.key
     const repair: ChosenRepair = { defect, key, way, step, kind: found.kind, barrel: found.barrel, fromTip: found.fromTip, size: found.size, ...(from ? { from } : {}) }
     if (fresh) rounds.set(defect, { index: edits.push({ kind: 'repair', repair, at: event.at }) - 1, key, over: false })
@@ -62,7 +61,6 @@ export function editsOf({ said, steps }: Held): PlanEdit[] {
   return edits
 }
 
-const ID = 36
 const roundOf = (key: string, defect: string): number => key === defect ? 1 : Number(key.slice(defect.length + 1))
 
 /** The defects in force; `endDone` tells when the last step of a mend was done. */
