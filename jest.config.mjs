@@ -1,13 +1,29 @@
-const common = {
+/** What every Jest of this project shares; `scripts/mutants.mjs` runs the core’s tests with it alone. */
+export const common = {
   transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2023' } }] },
-  moduleNameMapper: { '^#core/(.*)$': '<rootDir>/core/$1', '^#reference$': '<rootDir>/reference', '^#schemas$': '<rootDir>/schemas', '^#devices(.*)$': '<rootDir>/devices$1', '^~/(.*)$': '<rootDir>/app/$1' },
+  moduleNameMapper: {
+    '^#core/(.*)$': '<rootDir>/core/$1',
+    '^#reference$': '<rootDir>/reference',
+    '^#schemas$': '<rootDir>/schemas',
+    '^#contract$': '<rootDir>/contract',
+    '^#devices(.*)$': '<rootDir>/devices$1',
+    '^~/(.*)$': '<rootDir>/app/$1',
+  },
   testPathIgnorePatterns: ['/node_modules/', '/.output/', '/.nuxt/'],
-  modulePathIgnorePatterns: ['<rootDir>/.output/'],
+  modulePathIgnorePatterns: ['<rootDir>/.output/', '<rootDir>/.oxlip/'],
 }
 
 export default {
   projects: [
     { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,devices,app,tests/rules}/**/*.test.ts'] },
-    { ...common, displayName: 'database', testMatch: ['<rootDir>/{server,scripts}/**/*.test.ts'], globalSetup: '<rootDir>/tests/database/setup.ts', globalTeardown: '<rootDir>/tests/database/teardown.ts' },
+    {
+      ...common,
+      displayName: 'database',
+      testMatch: ['<rootDir>/{server,scripts}/**/*.test.ts'],
+      // A busy machine takes its time over a database.
+      testTimeout: 60_000,
+      globalSetup: '<rootDir>/tests/database/setup.ts',
+      globalTeardown: '<rootDir>/tests/database/teardown.ts',
+    },
   ],
 }

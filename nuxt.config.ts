@@ -32,12 +32,15 @@ export default defineNuxtConfig({
     '#core': here('./core'),
     '#reference': here('./reference'),
     '#schemas': here('./schemas'),
+    '#contract': here('./contract'),
     '#devices': here('./devices'),
   },
   compatibilityDate: '2026-11-01',
   nitro: { typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } } },
   vite: {
     worker: { format: 'es' },
+    // A face written into the style sheet would be refused by the content policy.
+    build: { assetsInlineLimit: file => (file.endsWith('.woff2') ? false : undefined) },
     optimizeDeps: { include: ['yup', 'idb-keyval', 'date-fns'] },
   },
   typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },

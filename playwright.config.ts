@@ -10,5 +10,13 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list'], ...(process.env.OXLIP_REPORT ? [['json', { outputFile: process.env.OXLIP_REPORT }] as const] : [])],
-  use: { browserName: 'chromium', launchOptions: chromium, viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/London', locale: 'en-GB', trace: 'off', serviceWorkers: 'block' },
+  use: {
+    browserName: 'chromium',
+    launchOptions: chromium,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'Europe/London',
+    locale: 'en-GB',
+    trace: 'off',
+    serviceWorkers: 'block',
+  },
 })

@@ -8,11 +8,13 @@ const outbox = useOutbox()
 const live = useLive()
 const photos = usePhotos()
 const { dark } = useTheme()
-useHead({ htmlAttrs: { class: () => dark.value ? 'dark' : '' } })
+useHead({ htmlAttrs: { class: () => (dark.value ? 'dark' : '') } })
 
 const failed = ref<Refused>()
 async function begin() {
   try {
+    // First the numbers that changes are followed from, so that none falls between.
+    await live.meet()
     await Promise.all([workshop.load(), stock.load(), methods.load()])
     failed.value = undefined
   } catch (error) {

@@ -10,7 +10,9 @@ const missing = computed(() => props.error.statusCode === 404)
   <UApp>
     <NuxtLayout>
       <h1>{{ missing ? 'There is no such page' : 'This page broke' }}</h1>
-      <p class="quiet">{{ missing ? 'The address may be an old one.' : 'What you entered is kept. Go back to the bench and try again.' }}</p>
+      <p class="quiet">
+        {{ missing ? 'The address may be an old one.' : 'What you entered is kept. Go back to the bench and try again.' }}
+      </p>
       <p><a class="key next" href="/">To the bench</a></p>
     </NuxtLayout>
   </UApp>

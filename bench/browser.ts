@@ -11,14 +11,16 @@ export async function browserBench(): Promise<void> {
     await page.getByRole('button', { name: 'Shape and size' }).click()
     await page.getByRole('slider', { name: /How full the lower barrel/ }).waitFor()
     const edits = await page.evaluate(async () => {
-      const slider = document.querySelector<HTMLInputElement>('.size input[type=range]')!
-      const handle = document.querySelector<HTMLElement>('[role=slider].handle')!
+      const slider = document.querySelector<HTMLInputElement>('.size input[type=range]')
+      const handle = document.querySelector<HTMLElement>('[role=slider].handle')
+      if (!slider || !handle) throw new Error('The panel has no slider or no handle.')
       const frame = () => new Promise(resolve => requestAnimationFrame(resolve))
-      const tick = () => new Promise<void>((resolve) => {
-        const { port1, port2 } = new MessageChannel()
-        port1.onmessage = () => resolve()
-        port2.postMessage(null)
-      })
+      const tick = () =>
+        new Promise<void>((resolve) => {
+          const { port1, port2 } = new MessageChannel()
+          port1.onmessage = () => resolve()
+          port2.postMessage(null)
+        })
       const run = async (edit: (round: number) => void) => {
         const taken: number[] = []
         for (let round = 0; round < 120; round++) {
@@ -39,7 +41,9 @@ export async function browserBench(): Promise<void> {
           slider.value = String((round % 40) / 10)
           slider.dispatchEvent(new Event('input', { bubbles: true }))
         }),
-        end: await run(round => handle.dispatchEvent(new KeyboardEvent('keydown', { key: round % 2 ? 'ArrowUp' : 'ArrowDown', bubbles: true, cancelable: true }))),
+        end: await run(round =>
+          handle.dispatchEvent(new KeyboardEvent('keydown', { key: round % 2 ? 'ArrowUp' : 'ArrowDown', bubbles: true, cancelable: true })),
+        ),
       }
     })
     show('browser: shape changed until laid out anew', edits.slider)
@@ -54,7 +58,7 @@ export async function browserBench(): Promise<void> {
     const count = page.getByRole('spinbutton', { name: 'so many' })
     const taken: number[] = []
     for (let round = 0; round < 12; round++) {
-      await count.fill(String(92 + round % 2))
+      await count.fill(String(92 + (round % 2)))
       const started = Date.now()
       await count.press('Tab')
       await page.waitForFunction(() => document.querySelector('[aria-labelledby=layout]')?.getAttribute('aria-busy') === 'false')

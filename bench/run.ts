@@ -6,7 +6,10 @@ import { replayBench } from './replay'
 import { screensBench } from './screens'
 import { head } from './measure'
 
-/** How long the heart of Oxlip takes, as distributions. `--core` leaves the browser and the server out, `--append` runs the server under load alone, `--screens` two screens on one pen. Never a test: machines differ. */
+/**
+ * How long the heart of Oxlip takes, as distributions. `--core` leaves the browser and the server out, `--append` runs the server under
+ * load alone, `--screens` two screens on one pen. Never a test: machines differ.
+ */
 head('ms')
 if (process.argv.includes('--append')) await appendBench()
 else if (process.argv.includes('--screens')) await screensBench()

@@ -59,7 +59,11 @@ it('readings err by no more than their instrument does', () => {
 
 it('each instrument hears its own signals only, until it is stopped', () => {
   const ears = new Set<(event: { data: Signal }) => void>()
-  const wire: Wire = { postMessage: signal => ears.forEach(hear => hear({ data: signal })), addEventListener: (_, hear) => ears.add(hear), removeEventListener: (_, hear) => ears.delete(hear) }
+  const wire: Wire = {
+    postMessage: signal => ears.forEach(hear => hear({ data: signal })),
+    addEventListener: (_, hear) => ears.add(hear),
+    removeEventListener: (_, hear) => ears.delete(hear),
+  }
   const { calliper, tachometer, footPedal, thermoHygrometer } = simulatedInstruments(wire)
   const heard: unknown[] = []
   const stop = calliper.onReading(mm => heard.push(mm))

@@ -4,8 +4,9 @@ const QUICK = 45
 const FIGURE = /^[\d.,]$/
 
 /**
- * Tells a calliper that types its reading (digits, then Enter) from fingers on a keyboard. A figure that stands alone for a moment was a finger, and is handed on as a key; figures in quick succession that end with
- * Enter are a reading; anything else is nobody's. Answers whether the key was taken.
+ * Tells a calliper that types its reading (digits, then Enter) from fingers on a keyboard. A figure that stands alone for a moment was
+ * a finger, and is handed on as a key; figures in quick succession that end with Enter are a reading; anything else is nobody's.
+ * Answers whether the key was taken.
  */
 export function keyboardWedge(on: { reading: (text: string) => void, key: (figure: string) => void }): (key: string) => boolean {
   let typed = ''

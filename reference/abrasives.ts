@@ -1,5 +1,5 @@
 import { grainSize, scaleTables, type AbrasiveMark } from '../core/abrasives'
-import type { ShelfAbrasive } from '../core/plan'
+import type { ShelfAbrasive } from '../core/shelf'
 
 const FILM_GRADES = [30, 15, 9, 5, 3, 1]
 
@@ -17,11 +17,26 @@ const marks: AbrasiveMark[] = [
 ]
 
 /** Every abrasive of the known scales that can be put on the shelf, coarse to fine. */
-export const abrasives: readonly ShelfAbrasive[] = marks.map(entry)
-  .sort((a, b) => grainSize(b.scale, b.mark) - grainSize(a.scale, a.mark))
+export const abrasives: readonly ShelfAbrasive[] = marks.map(entry).sort((a, b) => grainSize(b.scale, b.mark) - grainSize(a.scale, a.mark))
 
 /** The modest shelf that a new workshop starts from: what turners commonly have [trade]. */
 export const usualAbrasives: readonly string[] = [
-  'P-120', 'P-150', 'P-180', 'P-220', 'P-320', 'P-400', 'P-500', 'P-600', 'P-800',
-  'pad-1500', 'pad-1800', 'pad-2400', 'pad-3200', 'pad-3600', 'pad-4000', 'pad-6000', 'pad-8000', 'pad-12000',
+  'P-120',
+  'P-150',
+  'P-180',
+  'P-220',
+  'P-320',
+  'P-400',
+  'P-500',
+  'P-600',
+  'P-800',
+  'pad-1500',
+  'pad-1800',
+  'pad-2400',
+  'pad-3200',
+  'pad-3600',
+  'pad-4000',
+  'pad-6000',
+  'pad-8000',
+  'pad-12000',
 ]

@@ -1,8 +1,8 @@
 import type { Evidence } from '../core/defects'
 
 /**
- * Pieces of evidence, and how often each holds when none of the causes that it speaks for is at work [model: our own estimates, meant to be argued with]. Those without a question are read
- * off the pen's own log; the others are asked, and some are both.
+ * Pieces of evidence, and how often each holds when none of the causes that it speaks for is at work [model: our own estimates, meant
+ * to be argued with]. Those without a question are read off the pen's own log; the others are asked, and some are both.
  */
 export const evidence: readonly Evidence[] = [
   // Out of the log.

@@ -12,7 +12,9 @@ it('names every row once', () => {
 it('has at least three fittings and eight materials, across all classes of the trade', () => {
   expect(fittings.length).toBeGreaterThanOrEqual(3)
   expect(materials.length).toBeGreaterThanOrEqual(8)
-  expect(new Set(materials.flatMap(row => row.classes))).toEqual(new Set(['close-grained', 'open-pored', 'oily', 'bleeding', 'soft', 'figured', 'hybrid', 'resin', 'laminated']))
+  expect(new Set(materials.flatMap(row => row.classes))).toEqual(
+    new Set(['close-grained', 'open-pored', 'oily', 'bleeding', 'soft', 'figured', 'hybrid', 'resin', 'laminated']),
+  )
 })
 
 it('keeps a source with every row', () => {
@@ -41,13 +43,16 @@ it('shows a caution at every step that can hurt, and puts the label first', () =
   const risky = ['cut', 'drill', 'tube', 'turn', 'sand', 'coat', 'level', 'assemble']
   for (const step of planFor('oily-exotic').steps) if (risky.includes(step.kind)) expect(cautionsFor(step).length).toBeGreaterThan(0)
   expect(cautionsFor(planFor('oily-exotic').steps.find(step => step.kind === 'clean')!)[0]!.short).toMatch(/flammable/)
-  for (const caution of materials.flatMap(({ id }) => planFor(id).steps.flatMap(cautionsFor))) expect(caution.more).toMatch(/label.*safety data sheet.*local rules/)
+  for (const caution of materials.flatMap(({ id }) => planFor(id).steps.flatMap(cautionsFor)))
+    expect(caution.more).toMatch(/label.*safety data sheet.*local rules/)
 })
 
 describe('cautions of finishes', () => {
   const cautionOf = (method: string, kind: string, material = 'apple') => {
     const step = planFor(material, 'click-8', { method: methodOf(method) }).steps.find(one => one.kind === kind)!
-    return cautionsFor(step).map(caution => caution.short).join(' ')
+    return cautionsFor(step)
+      .map(caution => caution.short)
+      .join(' ')
   }
   it('stand at the step that needs them: rags, solvent, spray, heat, fumes', () => {
     expect(cautionOf('oil', 'coat')).toMatch(/Oily rags heat up by themselves/)

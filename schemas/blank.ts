@@ -1,21 +1,39 @@
 import { array, boolean, number, string, type InferType } from 'yup'
+import { materialClasses } from '../core/shelf'
 import { materials } from '../reference'
 import { exact, line, moment, uuid, word } from './common'
 
-const side = (most: number) => number().nullable().moreThan(0, 'Should be above 0, or be left empty.').max(most, `Should be ${most} mm or less: a pen blank is no larger.`).defined()
+const side = (most: number) =>
+  number()
+    .nullable()
+    .moreThan(0, 'Should be above 0, or be left empty.')
+    .max(most, `Should be ${most} mm or less: a pen blank is no larger.`)
+    .defined()
 
 /** Text of more than one line: a story. Tabs and new lines are part of it. */
-const story = (most: number) => string().nullable().max(most).test('story', 'Use letters, figures and signs.', value =>
-  // eslint-disable-next-line no-control-regex
-  value === undefined || value === null || !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/.test(value))
+const story = (most: number) =>
+  string()
+    .nullable()
+    .max(most)
+    .test(
+      'story',
+      'Use letters, figures and signs.',
+      value =>
+        // eslint-disable-next-line no-control-regex
+        value === undefined || value === null || !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/.test(value),
+    )
 
 /** A kind of blank on the shelf. What is not known is null; a blank nobody can name has no species and perhaps a class. */
 export const blankSchema = exact({
   name: line(80).trim().min(1).required(),
   /** One of the known materials, or null for one of the turner's own or an unknown one. */
-  material: word(...materials.map(row => row.id)).nullable().defined(),
+  material: word(...materials.map(row => row.id))
+    .nullable()
+    .defined(),
   species: line(80).nullable().defined(),
-  classes: array(word('close-grained', 'open-pored', 'oily', 'bleeding', 'soft', 'figured', 'hybrid', 'resin', 'laminated').required()).max(9).required(),
+  classes: array(word(...materialClasses).required())
+    .max(9)
+    .required(),
   origin: story(4000).defined(),
   width: side(300),
   height: side(300),

@@ -14,12 +14,18 @@ export const perhaps = <S extends ObjectShape>(shape: S) => object(shape).noUnkn
 export const uuid = () => string().matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'Should be an id (UUID in lower case).')
 
 /** One of a fixed set of words. */
-export const word = <const T extends string | number>(...words: readonly T[]) => mixed<T>((value): value is T => words.includes(value as T))
-  .typeError(`Choose one of: ${words.join(', ')}.`).oneOf(words)
+export const word = <const T extends string | number>(...words: readonly T[]) =>
+  mixed<T>((value): value is T => words.includes(value as T))
+    .typeError(`Choose one of: ${words.join(', ')}.`)
+    .oneOf(words)
 
 /** A moment as ISO 8601 in UTC with milliseconds, so that moments compare as text. */
-export const moment = () => string().test('moment', 'Should be a time like 2026-11-23T19:42:00.000Z.', value =>
-  value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) && isSame(value)))
+export const moment = () =>
+  string().test(
+    'moment',
+    'Should be a time like 2026-11-23T19:42:00.000Z.',
+    value => value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/.test(value) && isSame(value)),
+  )
 
 const isSame = (value: string): boolean => {
   const parsed = new Date(value)
@@ -27,10 +33,23 @@ const isSame = (value: string): boolean => {
 }
 
 /** A calendar day, `2026-12-05`, or nothing. */
-export const day = () => string().nullable().test('day', 'Should be a day like 2026-12-05.', value =>
-  value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\d$/.test(value) && isSame(`${value}T00:00:00.000Z`)))
+export const day = () =>
+  string()
+    .nullable()
+    .test(
+      'day',
+      'Should be a day like 2026-12-05.',
+      value => value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\d$/.test(value) && isSame(`${value}T00:00:00.000Z`)),
+    )
 
 /** One line of text that a person typed. Control characters, which PostgreSQL and CSV choke on, are refused. */
-export const line = (most: number) => string().max(most).test('line', 'Use letters, figures and signs on one line.', value =>
-  // eslint-disable-next-line no-control-regex
-  value === undefined || value === null || !/[\u0000-\u001f\u007f]/.test(value))
+export const line = (most: number) =>
+  string()
+    .max(most)
+    .test(
+      'line',
+      'Use letters, figures and signs on one line.',
+      value =>
+        // eslint-disable-next-line no-control-regex
+        value === undefined || value === null || !/[\u0000-\u001f\u007f]/.test(value),
+    )

@@ -27,7 +27,10 @@ const payloads = {
     step: stepId().required(),
   }),
   coat: exact({ product: line(60).min(1).required(), step: stepId().nullable().defined() }),
-  time: exact({ step: stepId().required(), seconds: number().min(0, 'Should be 0 s or more.').max(86_400, 'Should be a day or less.').nullable().defined() }),
+  time: exact({
+    step: stepId().required(),
+    seconds: number().min(0, 'Should be 0 s or more.').max(86_400, 'Should be a day or less.').nullable().defined(),
+  }),
   answer: exact({ defect: uuid().required(), question: line(40).min(1).required(), answer: word('yes', 'no', 'not known').required() }),
   judge: exact({ defect: uuid().required(), cause: line(40).min(1).nullable().defined() }),
   photo: exact({ defect: uuid().required(), photo: uuid().required() }),
@@ -51,7 +54,9 @@ export const eventSchema = exact({
   device: line(60).required(),
   /** How far the device’s clock was ahead, ms, as it knew when it made the entry. */
   ahead: number().integer().min(-AGES).max(AGES),
-  payload: object().required().when('kind', ([kind], plain) => payloads[kind as keyof typeof payloads] ?? plain),
+  payload: object()
+    .required()
+    .when('kind', ([kind], plain) => payloads[kind as keyof typeof payloads] ?? plain),
 })
 
 /** A batch of entries, as the bench sends them, and the time on the device when it does. */

@@ -26,7 +26,8 @@ const body = {
 const rightIds = (barrels: readonly { id: string }[]): boolean => ['only', 'lower upper'].includes(barrels.map(one => one.id).join(' '))
 
 /**
- * A fitting as it is kept on the shelf: its sizes, how many sets are there, and whether its bushings are. What no lathe could make is told at its field.
+ * A fitting as it is kept on the shelf: its sizes, how many sets are there, and whether its bushings are. What no lathe could make is
+ * told at its field.
  */
 export const shelfFittingSchema = exact({
   ...body,

@@ -1,8 +1,19 @@
-export * from './blank'
-export * from './errors'
-export * from './event'
-export * from './fitting'
-export * from './method'
-export * from './pen'
-export * from './plan'
-export * from './workshop'
+export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput, type ReadingInput } from './blank'
+export { errorsOf, fieldErrors, type FieldErrors } from './errors'
+export { asBenchEvent, eventBatchSchema } from './event'
+export { shelfFittingSchema, type ShelfFittingInput } from './fitting'
+export { awaySchema, methodChangeSchema, methodCopySchema, methodSchema, type MethodInput } from './method'
+export { newPenSchema, penChangeSchema, replanSchema, type NewPen, type PenChange } from './pen'
+export { asPlan } from './plan'
+export {
+  airReadingSchema,
+  bottleSchema,
+  ownAbrasiveSchema,
+  shelfChangeSchema,
+  workshopSchema,
+  type BottleChange,
+  type OwnAbrasive,
+  type ShelfChange,
+  type Workshop,
+  type WorkshopChange,
+} from './workshop'

@@ -1,17 +1,20 @@
 import { array, boolean, lazy, mixed, number, ValidationError } from 'yup'
-import { coatRoles, finishFamilies, methodFaults, sheens, type Method } from '../core/plan'
+import { finishFamilies, methodFaults, sheens, type Method } from '../core/method'
+import { applicators } from '../core/film'
+import { coatRoles } from '../core/shelf'
 import { exact, line, perhaps, word } from './common'
 
 const coats = () => number().integer().min(1, 'Should lie between 1 and 30.').max(30, 'Should lie between 1 and 30.').required()
 const range = exact({ least: coats(), most: coats() })
-const revPerMin = (least = 0) => number().min(least, `Should lie between ${least} and 5000 rev/min.`).max(5000, `Should lie between ${least} and 5000 rev/min.`).required()
+const revPerMin = (least = 0) =>
+  number().min(least, `Should lie between ${least} and 5000 rev/min.`).max(5000, `Should lie between ${least} and 5000 rev/min.`).required()
 
 const layer = exact({
   role: word(...coatRoles).required(),
-  count: lazy((value: unknown) => typeof value === 'object' && value !== null ? range : coats()),
+  count: lazy((value: unknown) => (typeof value === 'object' && value !== null ? range : coats())),
   soak: boolean().required(),
   accelerate: boolean().required(),
-  applicator: word('foam', 'towel', 'spray', 'stick').required(),
+  applicator: word(...applicators).required(),
   speed: revPerMin(),
   after: perhaps({ do: word('buff', 'cut back', 'wipe off').required(), when: word('each', 'between', 'last').required() }).nullable(),
 })
@@ -21,7 +24,11 @@ export const methodSettings = {
   family: word(...finishFamilies).required(),
   name: line(60).trim().min(1).required(),
   layers: array(layer).max(6).required(),
-  levelling: lazy((value: unknown) => typeof value === 'number' ? number().integer().min(2, 'Should lie between 2 and 6 coats.').max(6, 'Should lie between 2 and 6 coats.').required() : mixed<'never' | 'at the end'>().oneOf(['never', 'at the end']).required()),
+  levelling: lazy((value: unknown) =>
+    typeof value === 'number'
+      ? number().integer().min(2, 'Should lie between 2 and 6 coats.').max(6, 'Should lie between 2 and 6 coats.').required()
+      : mixed<'never' | 'at the end'>().oneOf(['never', 'at the end']).required(),
+  ),
   sheen: word(...sheens).required(),
   polishes: word(0, 1, 2).required(),
   speeds: exact({ sand: revPerMin(100), level: revPerMin(100), polish: revPerMin(100) }),
@@ -44,3 +51,6 @@ export const methodChangeSchema = exact({ version: number().integer().min(1).req
 
 /** A copy of a method under a name of its own. */
 export const methodCopySchema = exact({ of: line(60).min(1).required(), name: line(60).trim().min(1).required() })
+
+/** A method put away, or taken out again. */
+export const awaySchema = exact({ gone: boolean().required() })

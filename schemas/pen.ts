@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, number, type InferType } from 'yup'
-import type { Sizing } from '../core/plan'
+import { filmWishes, glueWishes, toolIds, type Sizing } from '../core/plan'
 import { materials } from '../reference'
 import { day, exact, line, perhaps, uuid, word } from './common'
 
@@ -11,8 +11,8 @@ const choices = {
   fitting: line(60).min(1),
   material: word(...ids(materials)),
   method: line(60).min(1),
-  tool: word('skew', 'round carbide', 'square carbide', 'gouge'),
-  film: word('gloss', 'close'),
+  tool: word(...toolIds),
+  film: word(...filmWishes),
 }
 
 const bulge = number().min(-3, 'Should lie between -3 and 8 mm.').max(8, 'Should lie between -3 and 8 mm.').required()
@@ -23,19 +23,34 @@ const shapes = {
   tapered: exact({ kind: word('tapered').required(), bulge }),
   free: exact({
     kind: word('free').required(),
-    points: array(exact({ part: number().moreThan(0).lessThan(1).required(), diameter: number().moreThan(0).max(40, 'Should be 40 mm or less.').required() })).max(12).required(),
+    points: array(
+      exact({
+        part: number().moreThan(0).lessThan(1).required(),
+        diameter: number().moreThan(0).max(40, 'Should be 40 mm or less.').required(),
+      }),
+    )
+      .max(12)
+      .required(),
   }),
 }
-const shape = () => lazy((value: { kind?: keyof typeof shapes } | undefined) => value === undefined ? mixed().notRequired() : shapes[value.kind!] ?? mixed().test('kind', `Choose one of: ${Object.keys(shapes).join(', ')}.`, () => false))
+const shape = () =>
+  lazy((value: { kind?: keyof typeof shapes } | undefined) =>
+    value === undefined
+      ? mixed().notRequired()
+      : ((value.kind && shapes[value.kind]) ?? mixed().test('kind', `Choose one of: ${Object.keys(shapes).join(', ')}.`, () => false)),
+  )
 
 /** How a pen is sized: outlines of its barrels, ends the turner rather turns to a diameter of their own, and the tube glue. */
 export const sizing = {
   shapes: perhaps({ lower: shape(), upper: shape(), only: shape() }),
-  ends: array(exact({
-    barrel: word('lower', 'upper', 'only').required(), end: word('tip', 'clip').required(),
-    diameter: number().moreThan(0, 'Should be above 0.').max(40, 'Should be 40 mm or less.').required(),
-  })).max(4),
-  glue: word('by the shelf', 'epoxy', 'CA with accelerator', 'CA overnight'),
+  ends: array(
+    exact({
+      barrel: word('lower', 'upper', 'only').required(),
+      end: word('tip', 'clip').required(),
+      diameter: number().moreThan(0, 'Should be above 0.').max(40, 'Should be 40 mm or less.').required(),
+    }),
+  ).max(4),
+  glue: word(...glueWishes),
   ladder: array(line(60).min(1).required()).max(30),
   insist: array(line(60).min(1).required()).max(30),
   refuse: array(line(60).min(1).required()).max(200),
@@ -44,7 +59,11 @@ export const sizing = {
   sandSpeed: number().min(100, 'Should lie between 100 and 5000 rev/min.').max(5000, 'Should lie between 100 and 5000 rev/min.'),
   depth: number().min(5, 'Should lie between 5 and 150 µm.').max(150, 'Should lie between 5 and 150 µm.'),
   asItStands: boolean(),
-  jump: number().test('jump', 'Should be 0 (lifted) or lie between 1.2 and 10.', value => value === undefined || value === 0 || (value >= 1.2 && value <= 10)),
+  jump: number().test(
+    'jump',
+    'Should be 0 (lifted) or lie between 1.2 and 10.',
+    value => value === undefined || value === 0 || (value >= 1.2 && value <= 10),
+  ),
 }
 const sizingSchema = perhaps(sizing)
 

@@ -8,13 +8,32 @@ import { newPenSchema, type NewPen } from './pen'
 import { asPlan } from './plan'
 import { workshopSchema } from './workshop'
 
-const pen: NewPen = { mark: 'C2', name: 'Damson', reason: null, due: '2026-12-05', fitting: 'twist-7', material: 'damson', method: 'ca-thin-first', tool: 'skew', film: 'gloss' }
+const pen: NewPen = {
+  mark: 'C2',
+  name: 'Damson',
+  reason: null,
+  due: '2026-12-05',
+  fitting: 'twist-7',
+  material: 'damson',
+  method: 'ca-thin-first',
+  tool: 'skew',
+  film: 'gloss',
+}
 
 it('takes a proper pen', () => expect(errors(newPenSchema, pen)).toEqual({}))
 
 it.each([
-  ['mark', 'c2', /capital letter and a number/], ['mark', '', /capital letter|missing/], ['mark', 12, /string/], ['name', '', /missing|at least/], ['name', 'a\nb', /one line/],
-  ['name', 'x'.repeat(81), /at most 80/], ['fitting', '', /missing|at least/], ['material', null, /Choose one of|missing/], ['due', '2026-02-31', /a day like/], ['due', 'soon', /a day like/], ['tool', 'axe', /Choose one of/],
+  ['mark', 'c2', /capital letter and a number/],
+  ['mark', '', /capital letter|missing/],
+  ['mark', 12, /string/],
+  ['name', '', /missing|at least/],
+  ['name', 'a\nb', /one line/],
+  ['name', 'x'.repeat(81), /at most 80/],
+  ['fitting', '', /missing|at least/],
+  ['material', null, /Choose one of|missing/],
+  ['due', '2026-02-31', /a day like/],
+  ['due', 'soon', /a day like/],
+  ['tool', 'axe', /Choose one of/],
 ])('tells what is wrong with %s %p and what would do', (field, value, message) => {
   const found = errors(newPenSchema, { ...pen, [field]: value })
   expect(Object.keys(found)).toEqual([field])
@@ -38,8 +57,12 @@ it('checks a payload by the kind of its entry', () => {
 })
 
 it('wants a whole workshop with sensible air', () => {
-  expect(errors(workshopSchema, { version: 1, celsius: 20, humidity: 55, units: 'metric' })).toEqual({})
-  expect(errors(workshopSchema, { version: 1, celsius: 200, humidity: 0, units: 'metric' })).toEqual({ celsius: 'Should lie between -10 and 50 °C.', humidity: 'Should lie between 1 and 100 %.' })
+  expect(errors(workshopSchema, { version: 1, air: { celsius: 20, humidity: 55 }, units: 'metric' })).toEqual({})
+  expect(errors(workshopSchema, { version: 1, units: 'metric' })).toEqual({})
+  expect(errors(workshopSchema, { version: 1, air: { celsius: 200, humidity: 0 }, units: 'metric' })).toEqual({
+    'air.celsius': 'Should lie between -10 and 50 °C.',
+    'air.humidity': 'Should lie between 1 and 100 %.',
+  })
 })
 
 it('takes every plan that is made, unchanged through JSON', () => {
@@ -51,12 +74,17 @@ it('takes every plan that is made, unchanged through JSON', () => {
 
 it('refuses a plan with an unknown step or a stray field', () => {
   const plan = planFor()
-  expect(() => asPlan({ ...plan, steps: [...plan.steps, { id: 'x', phase: 'coat', kind: 'dance', barrels: ['only'] }] })).toThrow(ValidationError)
+  expect(() => asPlan({ ...plan, steps: [...plan.steps, { id: 'x', phase: 'coat', kind: 'dance', barrels: ['only'] }] })).toThrow(
+    ValidationError,
+  )
   expect(() => asPlan({ ...plan, total: 3 })).toThrow(/not known: total/)
 })
 
 it('answers junk with errors and nothing else (property)', () => {
-  fc.assert(fc.property(fc.anything(), (junk) => {
-    for (const schema of [newPenSchema, eventBatchSchema, workshopSchema]) expect(Object.keys(errors(schema, junk)).length).toBeGreaterThan(0)
-  }))
+  fc.assert(
+    fc.property(fc.anything(), (junk) => {
+      for (const schema of [newPenSchema, eventBatchSchema, workshopSchema])
+        expect(Object.keys(errors(schema, junk)).length).toBeGreaterThan(0)
+    }),
+  )
 })

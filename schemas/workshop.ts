@@ -1,33 +1,47 @@
 import { boolean, number, type InferType } from 'yup'
-import type { WaitPurpose } from '../core/plan'
+import type { Climate } from '../core/climate'
+import type { WaitPurpose } from '../core/shelf'
+import { unitSystems } from '../core/units'
 import { abrasives, products } from '../reference'
 import { day, exact, line, perhaps, word } from './common'
 
-const habit = (least: number, most: number, unit = ' mm') => number().nullable().min(least, `Should lie between ${least} and ${most}${unit}.`).max(most, `Should lie between ${least} and ${most}${unit}.`)
+const habit = (least: number, most: number, unit = ' mm') =>
+  number()
+    .nullable()
+    .min(least, `Should lie between ${least} and ${most}${unit}.`)
+    .max(most, `Should lie between ${least} and ${most}${unit}.`)
 
 const celsius = () => number().min(-10, 'Should lie between -10 and 50 °C.').max(50, 'Should lie between -10 and 50 °C.').required()
 const humidity = () => number().min(1, 'Should lie between 1 and 100 %.').max(100, 'Should lie between 1 and 100 %.').required()
 
-/** The workshop: its air now, the units its turner reads, and their own ways of cutting where they are not the usual ones (null: as usual). */
+/** Spare at each end, saw kerf and least wall over a tube, mm; drill wander as a part of the depth; null: as usual. */
+const habits = { perEnd: habit(0, 20), kerf: habit(0, 5), wander: habit(0, 0.1, ''), leastWall: habit(0, 5) }
+
+/** The air of the workshop as somebody or something read it. */
+export const airReadingSchema = exact({ celsius: celsius(), humidity: humidity() })
+
+/**
+ * A change of the workshop: the units its turner reads, their own ways of cutting where they are not the usual ones, and the air only
+ * where the turner says that it is another, since an instrument may have read it meanwhile.
+ */
 export const workshopSchema = exact({
   version: number().integer().min(1).required(),
-  celsius: celsius(),
-  humidity: humidity(),
-  units: word('metric', 'inch', 'inch64').required(),
-  /** Spare at each end, saw kerf and least wall over a tube, mm; drill wander as a part of the depth. */
-  perEnd: habit(0, 20),
-  kerf: habit(0, 5),
-  wander: habit(0, 0.1, ''),
-  leastWall: habit(0, 5),
+  units: word(...unitSystems).required(),
+  air: perhaps({ celsius: celsius(), humidity: humidity() }),
+  ...habits,
 })
-export type Workshop = InferType<typeof workshopSchema>
-
-/** What a thermo-hygrometer reads. */
-export const airReadingSchema = exact({ celsius: celsius(), humidity: humidity() })
+/** The same as it comes in. */
+export type WorkshopChange = Omit<InferType<typeof workshopSchema>, 'air'> & { air?: Climate }
+/** The workshop: its air now, the units its turner reads, and their own ways of cutting. */
+export type Workshop = Omit<WorkshopChange, 'air'> & Climate
 
 const seconds = () => number().min(1, 'Should lie between 1 s and 60 days.').max(5_184_000, 'Should lie between 1 s and 60 days.')
 /** What a label says of a wait, s: how long, and by when at the latest. */
-const labelled = perhaps({ plain: seconds().required(), latest: seconds() }).test('order', 'The latest should come after the earliest.', value => !value?.latest || value.latest > value.plain)
+const labelled = perhaps({ plain: seconds().required(), latest: seconds() }).test(
+  'order',
+  'The latest should come after the earliest.',
+  value => !value?.latest || value.latest > value.plain,
+)
 const ml = () => number().nullable().min(0, 'Should lie between 0 and 10 000 ml.').max(10_000, 'Should lie between 0 and 10 000 ml.')
 
 /** The bottle of a product on the shelf, and what its own label says; null takes a figure away. */
@@ -41,15 +55,34 @@ export const bottleSchema = exact({
   size: ml(),
   sealed: number().integer().min(0).max(1000),
   price: number().integer().nullable().min(0).max(10_000_000),
-  label: perhaps({ 'square': labelled, 'sand': labelled, 'next coat': labelled, 'level': labelled, 'wipe off': labelled, 'assemble': labelled, 'hand over': labelled }),
+  label: perhaps({
+    'square': labelled,
+    'sand': labelled,
+    'next coat': labelled,
+    'level': labelled,
+    'wipe off': labelled,
+    'assemble': labelled,
+    'hand over': labelled,
+  }),
 })
-export type BottleChange = Omit<InferType<typeof bottleSchema>, 'label'> & { label?: Partial<Record<WaitPurpose, { plain: number, latest?: number }>> }
+export type BottleChange = Omit<InferType<typeof bottleSchema>, 'label'> & {
+  label?: Partial<Record<WaitPurpose, { plain: number, latest?: number }>>
+}
 
 const known = [...abrasives, ...products].map(row => row.id)
 
-/** Something put on the shelf or taken off it; of an abrasive also how worn it is (0 to 1) and how many pieces are there. Pads of the turner's own have ids beginning with own-. */
+/**
+ * Something put on the shelf or taken off it; of an abrasive also how worn it is (0 to 1) and how many pieces are there. Pads of the
+ * turner's own have ids beginning with own-.
+ */
 export const shelfChangeSchema = exact({
-  item: line(60).required().test('item', 'Is not a thing that Oxlip knows. Choose one of the shelf’s.', value => !value || known.includes(value) || value.startsWith('own-')),
+  item: line(60)
+    .required()
+    .test(
+      'item',
+      'Is not a thing that Oxlip knows. Choose one of the shelf’s.',
+      value => !value || known.includes(value) || value.startsWith('own-'),
+    ),
   there: boolean().required(),
   worn: number().min(0, 'Should lie between 0 and 1.').max(1, 'Should lie between 0 and 1.'),
   count: number().integer().min(0).max(10_000),

@@ -1,6 +1,7 @@
 /**
- * Run after every change of package-lock.json: `node scripts/lock-stubs.mjs`. Where the lock is made, the registry serves the optional native packages of one
- * platform only, and npm leaves the others out of the lock; npm ci then refuses it. This adds a short entry for each, so that npm ci takes the lock everywhere.
+ * Run after every change of package-lock.json: `node scripts/lock-stubs.mjs`. Where the lock is made, the registry serves the optional
+ * native packages of one platform only, and npm leaves the others out of the lock; npm ci then refuses it. This adds a short entry for
+ * each, so that npm ci takes the lock everywhere.
  */
 import { readFileSync, writeFileSync } from 'node:fs'
 
@@ -27,11 +28,14 @@ for (const [from, { optionalDependencies = {} }] of Object.entries(lock.packages
     const words = name.split(/[-/]/)
     const of = all => all.filter(word => words.includes(word) || words.includes(word.replace('arm', 'armhf')))
     lock.packages[lock.packages[top] ? `${from}/${top}` : top] = {
-      version, optional: true, ...(of(CPUS).length ? { cpu: of(CPUS).slice(0, 1) } : {}), ...(of(SYSTEMS).length ? { os: of(SYSTEMS).slice(0, 1) } : {}),
+      version,
+      optional: true,
+      ...(of(CPUS).length ? { cpu: of(CPUS).slice(0, 1) } : {}),
+      ...(of(SYSTEMS).length ? { os: of(SYSTEMS).slice(0, 1) } : {}),
     }
     added++
   }
 }
-lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => a < b ? -1 : 1))
+lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)))
 writeFileSync(FILE, `${JSON.stringify(lock, null, 2)}\n`)
 console.log(`${added} entries added`)

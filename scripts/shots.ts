@@ -1,3 +1,4 @@
+import { must } from '../core/sure'
 import { mkdirSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { withDemoBrowser } from './lib/demo-browser'
@@ -17,47 +18,73 @@ interface Shot {
 }
 
 /** Makes the pictures of the main views from the demo data, in a workshop of their own. */
-await main(() => withDemoBrowser(async ({ browser, baseURL, at }) => {
-  const shots: Shot[] = [
-    { name: 'bench', path: '/', ready: '.rows' },
-    { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
-    { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
-    { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
-    { name: 'pen-size', path: at('B4'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Shape and size' }).click() },
-    { name: 'pen-ladder', path: at('C3'), ready: '.surface svg', first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click() },
-    { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
-    { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
-    { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
-    { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
-    { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
-    { name: 'defects', path: '/pens/defects', ready: '.rows' },
-    { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
-    { name: 'methods', path: '/methods', ready: 'article' },
-    { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
-    { name: 'shelf-finishes', path: '/shelf/finishes', ready: '.bottles', first: async page => page.getByText('Melamine lacquer').first().click() },
-    { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
-    { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
-    { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
-  ]
-  mkdirSync(FOLDER, { recursive: true })
-  for (const { name, path, size = WIDE, ready, first } of shots) {
-    const page = await browser.newPage({ baseURL, viewport: size, colorScheme: 'light', timezoneId: 'Europe/London', locale: 'en-GB', reducedMotion: 'reduce' })
-    await page.goto(path)
-    await page.locator(ready).first().waitFor()
-    await first?.(page)
-    await page.evaluate(() => document.fonts.ready.then(() => undefined))
-    await page.screenshot({ path: `${FOLDER}/${name}.png` })
-    await page.close()
-    say(`${FOLDER}/${name}.png`)
-  }
-}))
+await main(() =>
+  withDemoBrowser(async ({ browser, baseURL, at }) => {
+    const shots: Shot[] = [
+      { name: 'bench', path: '/', ready: '.rows' },
+      { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
+      { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
+      { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
+      {
+        name: 'pen-size',
+        path: at('B4'),
+        ready: '.surface svg',
+        first: async page => page.getByRole('button', { name: 'Shape and size' }).click(),
+      },
+      {
+        name: 'pen-ladder',
+        path: at('C3'),
+        ready: '.surface svg',
+        first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click(),
+      },
+      { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
+      { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
+      { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
+      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
+      { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
+      { name: 'defects', path: '/pens/defects', ready: '.rows' },
+      { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
+      { name: 'methods', path: '/methods', ready: 'article' },
+      { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
+      {
+        name: 'shelf-finishes',
+        path: '/shelf/finishes',
+        ready: '.bottles',
+        first: async page => page.getByText('Melamine lacquer').first().click(),
+      },
+      { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
+      { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
+      { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
+    ]
+    mkdirSync(FOLDER, { recursive: true })
+    for (const { name, path, size = WIDE, ready, first } of shots) {
+      const page = await browser.newPage({
+        baseURL,
+        viewport: size,
+        colorScheme: 'light',
+        timezoneId: 'Europe/London',
+        locale: 'en-GB',
+        reducedMotion: 'reduce',
+      })
+      await page.goto(path)
+      await page.locator(ready).first().waitFor()
+      // The air stands on every page, once the workshop has come.
+      await page.getByText(/\d °C · \d+ %/).first().waitFor()
+      await first?.(page)
+      await page.evaluate(() => document.fonts.ready.then(() => undefined))
+      await page.screenshot({ path: `${FOLDER}/${name}.png` })
+      await page.close()
+      say(`${FOLDER}/${name}.png`)
+    }
+  }),
+)
 
 /** A defect that is noted, judged and about to be mended. */
 async function whiteDots(page: Page) {
   await page.keyboard.press('w')
   await page.getByText('White dots', { exact: false }).first().click()
   const strip = page.getByRole('img', { name: /tap where the defect is/ })
-  const box = (await strip.boundingBox())!
+  const box = must(await strip.boundingBox(), 'the strip is on the screen')
   await strip.click({ position: { x: box.width * 0.3, y: box.height * 0.6 } })
   await page.getByRole('list', { name: /Causes/ }).waitFor()
 }
@@ -71,7 +98,7 @@ async function openFinish(page: Page) {
 
 /** Goes on with the space bar until the next thing to do stands there. */
 async function space(page: Page, until: RegExp): Promise<void> {
-  for (let times = 0; times < 30 && !until.test(await page.locator('.title').textContent() ?? ''); times++) {
+  for (let times = 0; times < 30 && !until.test((await page.locator('.title').textContent()) ?? ''); times++) {
     await page.keyboard.press('Space')
     await page.waitForTimeout(650)
   }
@@ -86,7 +113,10 @@ async function measureTip(page: Page): Promise<void> {
 
 async function chooseOak(page: Page): Promise<void> {
   await page.getByLabel('Name').fill('Oak from the cider press')
-  for (const [field, choice] of [['Fitting', '9.5 mm one-barrel cap'], ['Material', 'White oak']] as const) {
+  for (const [field, choice] of [
+    ['Fitting', '9.5 mm one-barrel cap'],
+    ['Material', 'White oak'],
+  ] as const) {
     await page.getByLabel(field).click()
     await page.getByRole('option', { name: choice }).click()
   }

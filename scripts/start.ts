@@ -1,3 +1,4 @@
+import { must } from '../core/sure'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { buildIfNeeded } from './lib/build'
@@ -22,7 +23,7 @@ await main(async () => {
   const cluster = given ? undefined : await startCluster(resolve(FOLDER, 'postgres'), { lasting: true })
   let server: Awaited<ReturnType<typeof serve>>
   try {
-    server = await serve({ port, databaseUrl: cluster?.url ?? given!, demo: true })
+    server = await serve({ port, databaseUrl: must(cluster?.url ?? given, 'a cluster is started where no database is given'), demo: true })
   } catch (error) {
     await cluster?.stop()
     throw error
@@ -33,12 +34,20 @@ await main(async () => {
   const asked = new Promise<'asked'>((resolve) => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve('asked'))
   })
-  const why = await Promise.race([asked, server.ended.then(() => 'server' as const), ...(cluster ? [cluster.running.ended.then(() => 'database' as const)] : [])])
+  const why = await Promise.race([
+    asked,
+    server.ended.then(() => 'server' as const),
+    ...(cluster ? [cluster.running.ended.then(() => 'database' as const)] : []),
+  ])
   await server.stop()
   await cluster?.stop()
   rmSync(MARKER, { force: true })
   if (why === 'asked') return say('\nStopped.')
-  throw new Plain(why === 'server' ? 'The server ended by itself; its last words stand above.' : 'PostgreSQL ended by itself; see .oxlip/postgres/postgres.log.')
+  throw new Plain(
+    why === 'server'
+      ? 'The server ended by itself; its last words stand above.'
+      : 'PostgreSQL ended by itself; see .oxlip/postgres/postgres.log.',
+  )
 })
 
 /** The address of an Oxlip that runs from this folder, if one answers. */

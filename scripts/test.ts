@@ -11,6 +11,7 @@ const folder = mkdtempSync(join(tmpdir(), 'oxlip-reports-'))
 const reports = { jest: join(folder, 'jest.json'), playwright: join(folder, 'playwright.json') }
 const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', OXLIP_REPORT: reports.playwright }
 const broken: string[] = []
+const ROOMS = ['core', 'contract', 'schemas', 'reference', 'server', 'devices', 'scripts']
 
 /** Runs one stage and shows what it says; its time stands at the end. */
 async function stage(name: string, ...command: string[]): Promise<void> {
@@ -30,13 +31,20 @@ interface Counts {
 
 function jestCounts(): Counts {
   if (!existsSync(reports.jest)) return { passed: 0, failed: 0 }
-  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(reports.jest, 'utf8')) as Record<string, number>
-  return { passed: numPassedTests!, failed: numFailedTests! + numRuntimeErrorTestSuites! }
+  const {
+    numPassedTests = 0,
+    numFailedTests = 0,
+    numRuntimeErrorTestSuites = 0,
+  } = JSON.parse(readFileSync(reports.jest, 'utf8')) as Record<string, number>
+  return { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites }
 }
 
 function playwrightCounts(): Counts {
   if (!existsSync(reports.playwright)) return { passed: 0, failed: 0 }
-  const { stats, errors } = JSON.parse(readFileSync(reports.playwright, 'utf8')) as { stats: { expected: number, unexpected: number, flaky: number }, errors: unknown[] }
+  const { stats, errors } = JSON.parse(readFileSync(reports.playwright, 'utf8')) as {
+    stats: { expected: number, unexpected: number, flaky: number }
+    errors: unknown[]
+  }
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky + errors.length }
 }
 
@@ -45,6 +53,9 @@ await main(async () => {
   ensureChromium()
   await stage('prepare', 'nuxt', 'prepare')
   await stage('lint', 'eslint', '.')
+  await stage('rooms and circles', 'depcruise', ...ROOMS, '--config', '.dependency-cruiser.mjs')
+  await stage('rooms as drawn', 'tsx', 'scripts/rooms.ts', '--check')
+  await stage('nothing unused', 'knip', '--no-config-hints')
   await stage('types', 'nuxt', 'typecheck')
   await stage('unit tests', 'jest', '--json', `--outputFile=${reports.jest}`)
   say('\n--- production build')

@@ -22,7 +22,10 @@ function chime() {
   }
 }
 
-/** Tells by bell and flash when a wait of any pen ends. The bell can be muted, on this device. Answers the marks of pens whose wait has just ended. */
+/**
+ * Tells by bell and flash when a wait of any pen ends. The bell can be muted, on this device. Answers the marks of pens whose wait has
+ * just ended.
+ */
 export function useAlarms() {
   const { bands } = useBench()
   const { now } = useClock()
@@ -31,20 +34,24 @@ export function useAlarms() {
   let running = new Map<string, { mark: string, until: number }>()
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  watch([now, bands], () => {
-    const over = [...running].filter(([, { until }]) => until <= now.value.getTime())
-    const going = bands.value.filter(band => band.until > now.value)
-    // A wait that was taken back or cut short does not ring: only one whose end has come.
-    running = new Map(going.map(band => [band.pen, { mark: band.mark, until: band.until.getTime() }]))
-    const rung = over.filter(([pen]) => !running.has(pen))
-    if (!rung.length) return
-    ended.value = rung.map(([, { mark }]) => mark)
-    if (!quiet.value) chime()
-    clearTimeout(timer)
-    timer = setTimeout(() => {
-      ended.value = []
-    }, FLASHES)
-  }, { immediate: true })
+  watch(
+    [now, bands],
+    () => {
+      const over = [...running].filter(([, { until }]) => until <= now.value.getTime())
+      const going = bands.value.filter(band => band.until > now.value)
+      // A wait that was taken back or cut short does not ring: only one whose end has come.
+      running = new Map(going.map(band => [band.pen, { mark: band.mark, until: band.until.getTime() }]))
+      const rung = over.filter(([pen]) => !running.has(pen))
+      if (!rung.length) return
+      ended.value = rung.map(([, { mark }]) => mark)
+      if (!quiet.value) chime()
+      clearTimeout(timer)
+      timer = setTimeout(() => {
+        ended.value = []
+      }, FLASHES)
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => clearTimeout(timer))
   return { quiet, ended }
 }

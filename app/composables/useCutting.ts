@@ -13,15 +13,19 @@ export function useCutting(problem: () => StockProblem | undefined) {
     layout.value = data.layout
     fault.value = data.fault ?? ''
   }
-  watch(problem, (now) => {
-    number++
-    if (!now) {
-      layout.value = undefined
-      return
-    }
-    busy.value = true
-    worker.postMessage({ number, problem: JSON.parse(JSON.stringify(now)) })
-  }, { immediate: true, deep: true })
+  watch(
+    problem,
+    (now) => {
+      number++
+      if (!now) {
+        layout.value = undefined
+        return
+      }
+      busy.value = true
+      worker.postMessage({ number, problem: JSON.parse(JSON.stringify(now)) })
+    },
+    { immediate: true, deep: true },
+  )
   onScopeDispose(() => worker.terminate())
   return { layout, fault, busy }
 }

@@ -14,24 +14,27 @@ export const useCalliper = (hear: (mm: number) => void): void => until(useInstru
 export function useTachometer() {
   const speed = ref<number>()
   let timer: ReturnType<typeof setTimeout> | undefined
-  until(useInstruments().tachometer.onReading((revPerMin) => {
-    speed.value = revPerMin
-    clearTimeout(timer)
-    timer = setTimeout(() => {
-      speed.value = undefined
-    }, 3000)
-  }))
+  until(
+    useInstruments().tachometer.onReading((revPerMin) => {
+      speed.value = revPerMin
+      clearTimeout(timer)
+      timer = setTimeout(() => {
+        speed.value = undefined
+      }, 3000)
+    }),
+  )
   return speed
 }
 
 export const usePedal = (hear: () => void): void => until(useInstruments().footPedal.onPress(hear))
-export const useThermoHygrometer = (hear: (air: { celsius: number, humidity: number }) => void): void => until(useInstruments().thermoHygrometer.onReading(hear))
+export const useThermoHygrometer = (hear: (air: { celsius: number, humidity: number }) => void): void =>
+  until(useInstruments().thermoHygrometer.onReading(hear))
 
 const FRONT = 'oxlip-front'
 
 /** Whether this is the work screen that a hand was last at: only that one takes what instruments send. */
 export function useFront(): () => boolean {
-  const own = crypto.randomUUID()
+  const own = newId()
   const claim = () => localStorage.setItem(FRONT, own)
   onMounted(claim)
   for (const sign of ['focus', 'pointerdown', 'keydown'] as const) useEventListener(window, sign, claim)

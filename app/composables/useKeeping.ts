@@ -1,8 +1,8 @@
 import type { FieldErrors } from '#schemas'
 
 /**
- * Keeping a form on the server: nothing is sent while the form has faults, the server's own are told at their fields, what has no field in one line, and a conflict loads what
- * is newer.
+ * Keeping a form on the server: nothing is sent while the form has faults, the server's own are told at their fields, what has no field
+ * in one line, and a conflict loads what is newer.
  */
 export function useKeeping(faults: () => FieldErrors, send: () => Promise<unknown>, reload: () => Promise<unknown>) {
   const errors = ref<FieldErrors>({})

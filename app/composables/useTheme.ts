@@ -2,7 +2,10 @@ import { usePreferredDark, useStorage } from '@vueuse/core'
 
 export type ThemeWish = 'system' | 'light' | 'dark'
 
-/** The theme, kept apart for the work screen, which is dark unless the turner says otherwise. `public/theme.js` does the same before the first paint. */
+/**
+ * The theme, kept apart for the work screen, which is dark unless the turner says otherwise. `public/theme.js` does the same before the
+ * first paint.
+ */
 export function useTheme() {
   const route = useRoute()
   const atWork = computed(() => route.path.endsWith('/work'))
@@ -10,9 +13,9 @@ export function useTheme() {
   const work = useStorage<ThemeWish>('oxlip-theme-work', 'dark')
   const systemDark = usePreferredDark()
   const wish = computed<ThemeWish>({
-    get: () => atWork.value ? work.value : everywhere.value,
+    get: () => (atWork.value ? work.value : everywhere.value),
     set: (value) => {
-      (atWork.value ? work : everywhere).value = value
+      ;(atWork.value ? work : everywhere).value = value
     },
   })
   const dark = computed(() => wish.value === 'dark' || (wish.value === 'system' && systemDark.value))

@@ -6,7 +6,10 @@ const ON_ITS_WAY = 1200
 /** How many entries wait for the server, once that is worth telling. */
 export function useUnsent() {
   const outbox = useOutbox()
-  const slow = refDebounced(computed(() => outbox.pending.length), ON_ITS_WAY)
+  const slow = refDebounced(
+    computed(() => outbox.pending.length),
+    ON_ITS_WAY,
+  )
   // What is sent is told at once.
   return computed(() => Math.min(slow.value, outbox.pending.length))
 }

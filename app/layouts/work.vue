@@ -1,5 +1,5 @@
 <template>
-  <main id="main" tabindex="-1"><slot /></main>
+  <main id="main" tabindex="-1"><ShellUnsent /><slot /></main>
 </template>
 
 <style scoped>

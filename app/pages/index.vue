@@ -7,7 +7,7 @@ const { all, free, waiting, bands, inWork, planned, finished, next, why } = useB
 const boards = useBenchPens()
 const { ended } = useAlarms()
 
-const heading = computed(() => inWork.value.length ? `${countWord(inWork.value.length)} on the bench` : 'Nothing on the bench')
+const heading = computed(() => (inWork.value.length ? `${countWord(inWork.value.length)} on the bench` : 'Nothing on the bench'))
 /** The pen to take up next, by the order that leaves the fewest waits idle; before the logs are here, whatever is free. */
 const first = computed(() => inWork.value.find(one => one.pen.id === next.value?.pen) ?? free.value[0])
 const rows = computed(() => {
@@ -17,18 +17,24 @@ const rows = computed(() => {
 const saying = computed(() => {
   const one = first.value
   const soon = waiting.value.find(each => each.pen.id !== one?.pen.id)
-  const then = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait!.until, now.value)}`
+  const then = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait?.until ?? '', now.value)}`
   if (!one) return then ? `next: ${then}` : ''
   return `next: ${one.pen.mark}${why.value ? `, ${why.value}` : ' now'}${then ? `; then ${then}` : ''}`
 })
-useWedge({ reading: () => undefined, key: (figure) => {
-  const id = figure === '0' ? next.value?.pen : boards.inWork[Number(figure) - 1]?.pen.id
-  if (id) void navigateTo(`/pens/${id}/work`)
-} }, () => true)
-const freeLines = computed(() => free.value.map(one => ({ mark: one.pen.mark, words: one.summary.next!.title })))
+useWedge(
+  {
+    reading: () => undefined,
+    key: (figure) => {
+      const id = figure === '0' ? next.value?.pen : boards.inWork[Number(figure) - 1]?.pen.id
+      if (id) void navigateTo(`/pens/${id}/work`)
+    },
+  },
+  () => true,
+)
+const freeLines = computed(() => free.value.map(one => ({ mark: one.pen.mark, words: one.summary.next?.title ?? '' })))
 const due = computed(() => {
   const open = all.value.filter(one => one.summary.stage !== 'finished' && one.pen.due)
-  const first = open.map(one => one.pen.due!).sort()[0]
+  const first = open.flatMap(one => one.pen.due ?? []).sort()[0]
   if (!first) return ''
   const group = all.value.filter(one => one.pen.due === first)
   const togo = group.filter(one => one.summary.stage !== 'finished')
@@ -56,7 +62,10 @@ const due = computed(() => {
     <BenchClockLine v-if="inWork.length" :bands="bands" :free="freeLines" />
     <section v-if="inWork.length" aria-label="In work">
       <ul class="sheet rows">
-        <BenchRow v-for="one in rows" :key="one.pen.id" :listed="one" :next="one.pen.id === first?.pen.id" :number="boards.inWork.findIndex(each => each.pen.id === one.pen.id) + 1" :ended="ended.includes(one.pen.mark)" />
+        <BenchRow
+          v-for="one in rows" :key="one.pen.id" :listed="one" :next="one.pen.id === first?.pen.id"
+          :number="boards.inWork.findIndex(each => each.pen.id === one.pen.id) + 1" :ended="ended.includes(one.pen.mark)"
+        />
       </ul>
     </section>
     <p v-if="due" class="quiet figures">{{ due }}</p>

@@ -1,8 +1,15 @@
 <script setup lang="ts">
 /** The parts of the shelf, each a page of its own. */
 const route = useRoute()
-const parts = [['/shelf', 'Abrasives'], ['/shelf/finishes', 'Glues and finishes'], ['/shelf/fittings', 'Fittings and bits'], ['/shelf/blanks', 'Blanks'], ['/shelf/cutting', 'Cutting'], ['/shelf/devices', 'Devices']] as const
-const here = (to: string) => to === '/shelf' ? route.path === to : route.path.startsWith(to)
+const parts = [
+  ['/shelf', 'Abrasives'],
+  ['/shelf/finishes', 'Glues and finishes'],
+  ['/shelf/fittings', 'Fittings and bits'],
+  ['/shelf/blanks', 'Blanks'],
+  ['/shelf/cutting', 'Cutting'],
+  ['/shelf/devices', 'Devices'],
+] as const
+const here = (to: string) => (to === '/shelf' ? route.path === to : route.path.startsWith(to))
 </script>
 
 <template>

@@ -1,21 +1,30 @@
 import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import type { Message } from '~~/server/live/follow'
+import type { Change, ChangedKind, Message, WholeBench } from '#contract'
 
-/** Silence of this length, by the clock on the wall, means that the connection is dead, ms: the server gives a sign of life every five seconds. A device that slept finds out within a second of waking. */
+/**
+ * Silence of this length, by the clock on the wall, means that the connection is dead, ms: the server gives a sign of life every five
+ * seconds. A device that slept finds out within a second of waking.
+ */
 const SILENT = 12_000
 const AGAIN_AFTER = 500
 
-/** What other devices enter, as it comes in; after an absence all that was missed. */
+type Told = Pick<WholeBench, 'seq' | 'changed'>
+
+/** What other devices enter and change, as it comes in; after an absence all that was missed. */
 export const useLive = defineStore('live', () => {
   const bench = useBenchPens()
   const log = useLog()
   const outbox = useOutbox()
   const pens = usePens()
   const workshop = useWorkshop()
+  const stock = useStock()
+  const methods = useMethods()
   const time = useRightTime()
   const connected = ref(false)
-  let seq: number | undefined
+  /** The numbers up to which this screen has everything: entries, and changes of all else. */
+  let has: Told | undefined
+  let meeting: Promise<Told> | undefined
   let source: EventSource | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
   /** When the server was last heard, ms. */
@@ -39,18 +48,27 @@ export const useLive = defineStore('live', () => {
     source = undefined
     void begin()
   }
+  /** Fetches the bench once, and with it the numbers from which on changes are followed: what is loaded after it misses none. */
+  async function meet(): Promise<Told> {
+    if (has) return has
+    meeting ??= bench.load().finally(() => {
+      meeting = undefined
+    })
+    return (has ??= await meeting)
+  }
   async function begin() {
+    let from: Told
     try {
-      seq ??= await bench.load()
+      from = await meet()
     } catch {
       return again()
     }
     source?.close()
-    const own = source = new EventSource(`/api/live?after=${seq}`)
+    const own = (source = new EventSource(`/api/live?after=${from.seq}&changed=${from.changed}`))
     own.onmessage = ({ data }: MessageEvent<string>) => {
       if (own !== source) return
       heard = Date.now()
-      take(JSON.parse(data) as Message | { kind: 'pulse', now: string })
+      take(JSON.parse(data) as Message)
     }
     own.onerror = () => own === source && again()
     heard = Date.now()
@@ -64,7 +82,7 @@ export const useLive = defineStore('live', () => {
     timer = setTimeout(connect, AGAIN_AFTER)
   }
 
-  function take(message: Message | { kind: 'pulse', now: string }) {
+  function take(message: Message) {
     switch (message.kind) {
       case 'pulse':
         time.set(message.now)
@@ -72,18 +90,42 @@ export const useLive = defineStore('live', () => {
         if (!connected.value && outbox.pending.length) void outbox.send()
         connected.value = true
         return
-      case 'entries':
+      case 'entries': {
         log.take(message.entries)
-        seq = message.entries.at(-1)!.seq
+        const last = message.entries.at(-1)
+        if (has && last) has = { ...has, seq: last.seq }
         if (message.entries.some(entry => !bench.kept.has(entry.pen))) void bench.load().catch(() => undefined)
         void refreshPens()
         return
-      case 'pen':
-        if (bench.kept.has(message.pen)) void bench.fetchPen(message.pen).catch(() => undefined)
-        void refreshPens()
-        return
-      case 'air': void workshop.breathe().catch(() => undefined)
+      }
+      case 'changes':
+        void catchUp(message.changes, message.upTo)
     }
   }
-  return { connected, open }
+
+  /** What is done about a change of each kind. */
+  const fetchers: Record<ChangedKind, (ref: string) => Promise<unknown>> = {
+    pen: async (id) => {
+      void refreshPens()
+      if (bench.kept.has(id)) await bench.fetchPen(id)
+    },
+    air: () => workshop.breathe(),
+    workshop: () => workshop.breathe(),
+    shelf: () => workshop.loadShelf(),
+    fittings: () => stock.loadFittings(),
+    blanks: () => stock.loadBlanks(),
+    bits: () => stock.loadBits(),
+    methods: () => methods.load(),
+  }
+  /** Fetches what was changed, each once. The number moves on only when all of it has come, so that a lost answer is asked for again. */
+  async function catchUp(changes: readonly Change[], upTo: number) {
+    const each = new Map(changes.map(change => [`${change.kind} ${change.ref}`, change]))
+    try {
+      await Promise.all([...each.values()].map(({ kind, ref }) => fetchers[kind](ref)))
+      if (has) has = { ...has, changed: Math.max(has.changed, upTo) }
+    } catch {
+      again()
+    }
+  }
+  return { connected, open, meet }
 })

@@ -9,7 +9,7 @@ export const useLog = defineStore('log', () => {
   /** Takes entries in; of one that is known already what the server says of it stands. */
   function take(events: readonly BenchEvent[]) {
     const byPen = new Map<string, BenchEvent[]>()
-    for (const event of events) byPen.set(event.pen, [...byPen.get(event.pen) ?? [], event])
+    for (const event of events) byPen.set(event.pen, [...(byPen.get(event.pen) ?? []), event])
     for (const [pen, told] of byPen) {
       const merged = new Map((logs.get(pen) ?? []).map(event => [event.id, event]))
       for (const event of told) merged.set(event.id, event)

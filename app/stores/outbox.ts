@@ -1,46 +1,99 @@
-import { get, update } from 'idb-keyval'
+import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval'
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { BenchEvent } from '#core/bench'
 import { useLog } from './log'
-import { refused } from '~/utils/refusal'
+import { api } from '~/utils/api'
+import { refused as refusalOf } from '~/utils/refusal'
 
-const KEY = 'oxlip-outbox'
+/** Where an earlier Oxlip kept all unsent entries as one list. */
+const OLD_KEY = 'oxlip-outbox'
 const AGAIN_AFTER = 4000
 const BATCH = 200
 
-/** Entries that the server has not confirmed yet. They are in the browser's own store before anything is sent, so a lost network or a reload loses none. */
+/** Why the server would not take an entry. */
+export interface Reason {
+  /** In one line. */
+  says: string
+  /** The field it lies at, from the entry down: `payload.diameter`; empty for the whole. */
+  field: string
+}
+
+/** An entry that the server has not confirmed, as it lies in the browser's own store: a row each. */
+interface Kept {
+  event: BenchEvent
+  /** Why it was refused: it waits for somebody to look at it. */
+  reason?: Reason
+  /** Somebody looked at it and put it aside. */
+  aside?: true
+}
+
+/** An entry that the server refused. */
+export interface RefusedEntry {
+  /** What was entered. */
+  event: BenchEvent
+  /** Why it was not taken. */
+  reason: Reason
+}
+
+/**
+ * Entries that the server has not confirmed yet. They are in the browser's own store before anything is sent, so a lost network or a
+ * reload loses none. One that is refused is never tried again by itself: it can be mended, tried again, or put aside.
+ */
 export const useOutbox = defineStore('outbox', () => {
   const log = useLog()
-  const pending = ref<BenchEvent[]>([])
-  /** Why an entry was not taken, when the server answered and refused it. */
-  const trouble = ref<string>()
+  const rows = ref<Kept[]>([])
+  /** Entries on their way. */
+  const pending = computed(() => rows.value.filter(row => !row.reason).map(row => row.event))
+  /** Entries that were refused, and nobody has decided about them. */
+  const refused = computed(() =>
+    rows.value.flatMap(({ event, reason, aside }): RefusedEntry[] => (reason && !aside ? [{ event, reason }] : [])),
+  )
+  /** Entries that were put aside. */
+  const aside = computed(() =>
+    rows.value.flatMap(({ event, reason, aside: away }): RefusedEntry[] => (reason && away ? [{ event, reason }] : [])),
+  )
+  /** What counts on this device though the server has not confirmed it. */
+  const shown = computed(() => rows.value.filter(row => !row.aside).map(row => row.event))
   /** Whether this browser’s own store refuses to keep what is entered: then a closed page would lose what is not sent. */
   const unkept = ref(false)
+  let place: UseStore | undefined
   let current: Promise<void> | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  /** Takes up what an earlier visit left unsent. */
+  const store = (): UseStore => (place ??= createStore('oxlip-outbox', 'entries'))
+
+  /** Does something with the browser's own store, and tells when it fails. */
+  async function keeping(work: () => Promise<unknown>) {
+    try {
+      await work()
+      unkept.value = false
+    } catch {
+      unkept.value = true
+    }
+  }
+
+  /** Takes up what an earlier visit left. */
   async function open() {
-    const kept = await get<BenchEvent[]>(KEY) ?? []
-    const here = new Set(pending.value.map(event => event.id))
-    pending.value = [...kept.filter(event => !here.has(event.id)), ...pending.value]
+    await keeping(async () => {
+      for (const event of (await get<BenchEvent[]>(OLD_KEY)) ?? []) await set(event.id, { event } satisfies Kept, store())
+      await del(OLD_KEY)
+      const kept = (await entries<string, Kept>(store())).map(([, row]) => row)
+      const here = new Set(rows.value.map(row => row.event.id))
+      const earlier = kept.filter(row => !here.has(row.event.id)).sort((a, b) => (a.event.at < b.event.at ? -1 : 1))
+      rows.value = [...earlier, ...rows.value]
+    })
     window.addEventListener('online', () => void send())
     await send()
   }
 
   async function put(event: BenchEvent) {
-    pending.value = [...pending.value, event]
-    try {
-      await update<BenchEvent[]>(KEY, (kept = []) => [...kept, event])
-      unkept.value = false
-    } catch {
-      unkept.value = true
-    }
+    rows.value = [...rows.value, { event }]
+    await keeping(() => set(event.id, { event } satisfies Kept, store()))
     await send()
   }
 
-  /** Sends what is pending, and resolves when that is over; tries again later what the server did not get or would not take. */
+  /** Sends what is pending, and resolves when that is over; tries again later what the server did not get. */
   function send(): Promise<void> {
     current ??= sendAll().finally(() => {
       current = undefined
@@ -50,46 +103,53 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function sendAll() {
     clearTimeout(timer)
-    trouble.value = undefined
     try {
-      let held = 0
-      while (pending.value.length > held) {
-        const taken = await deliver(pending.value.slice(held, held + BATCH))
-        held += Math.min(BATCH, pending.value.length - held) - taken.length
-        await forget(taken)
-      }
+      while (pending.value.length) await deliver(pending.value.slice(0, BATCH))
     } catch {
       // The server is away. Nothing is lost: the entries stay in the store.
-    } finally {
-      if (pending.value.length) timer = setTimeout(() => void send(), AGAIN_AFTER)
+      timer = setTimeout(() => void send(), AGAIN_AFTER)
     }
   }
 
-  /** Sends a batch and answers what was taken. One entry that is refused must not hold up the others, so then each goes alone. Throws when the server is away. */
-  async function deliver(batch: readonly BenchEvent[]): Promise<readonly BenchEvent[]> {
+  /** Sends a batch. One entry that is refused must not hold up the others, so then each goes alone. Throws when the server is away. */
+  async function deliver(batch: readonly BenchEvent[]): Promise<void> {
     try {
-      await $fetch('/api/events', { method: 'POST', body: { events: batch, sentAt: new Date().toISOString() } })
-      return batch
+      await api('POST /api/events', { body: { events: batch, sentAt: new Date().toISOString() } })
     } catch (error) {
-      const { status, fields, message } = refused(error)
+      const { status, fields, message } = refusalOf(error)
       if (status !== 422) throw error
-      if (batch.length > 1) {
-        const taken: BenchEvent[] = []
-        for (const event of batch) taken.push(...await deliver([event]))
-        return taken
+      const [only, ...more] = batch
+      if (more.length) {
+        for (const event of batch) await deliver([event])
+      } else if (only) {
+        const [field, says] = Object.entries(fields)[0] ?? ['', message]
+        await change(only.id, { event: only, reason: { says, field: field.replace(/^events\[0\]\.?/, '') } })
       }
-      trouble.value = `An entry was not taken: ${Object.values(fields)[0] ?? message}`
-      return []
+      return
     }
+    await forget(batch)
+  }
+
+  async function change(id: string, row: Kept) {
+    rows.value = rows.value.map(one => (one.event.id === id ? row : one))
+    await keeping(() => set(id, JSON.parse(JSON.stringify(row)), store()))
   }
 
   async function forget(sent: readonly BenchEvent[]) {
     const ids = new Set(sent.map(event => event.id))
     log.take(sent)
     // A store that refuses to forget only has the entries sent once more, which changes nothing.
-    await update<BenchEvent[]>(KEY, (kept = []) => kept.filter(event => !ids.has(event.id))).catch(() => undefined)
-    pending.value = pending.value.filter(event => !ids.has(event.id))
+    for (const id of ids) await del(id, store()).catch(() => undefined)
+    rows.value = rows.value.filter(row => !ids.has(row.event.id))
   }
 
-  return { pending, trouble, unkept, open, put, send }
+  /** Tries a refused entry again, as it was or mended. */
+  async function again(event: BenchEvent) {
+    await change(event.id, { event })
+    await send()
+  }
+  /** Puts a refused entry aside: it counts no more, and stays in this browser to be looked at. */
+  const putAside = ({ event, reason }: RefusedEntry) => change(event.id, { event, reason, aside: true })
+
+  return { pending, refused, aside, shown, unkept, open, put, send, again, putAside }
 })

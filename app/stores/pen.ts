@@ -1,9 +1,8 @@
 import { defineStore } from 'pinia'
-import { leftOut, replay, type BenchEvent, type Entry } from '#core/bench'
-import { judgeReading, remarks, revisePlan, trace, type Sizing } from '#core/plan'
+import { boardOf, settledSteps, type BenchEvent, type Entry } from '#core/bench'
+import { judgeReading, remarks, withWishes, type Sizing } from '#core/plan'
 import type { BarrelId } from '#core/barrel'
 import type { PenChange } from '#schemas'
-import type { Pen } from '~~/server/db/pens'
 
 /** One pen with its plan and its log; all that its screens show is worked out from these two. */
 export const usePen = defineStore('pen', () => {
@@ -12,7 +11,7 @@ export const usePen = defineStore('pen', () => {
   const bench = useBenchPens()
   const time = useRightTime()
   const current = ref<string>()
-  const whole = computed(() => current.value === undefined ? undefined : bench.kept.get(current.value))
+  const whole = computed(() => (current.value === undefined ? undefined : bench.kept.get(current.value)))
 
   const pen = computed(() => whole.value?.pen)
   /** How the pen is being sized on the screen, before it is kept. */
@@ -22,24 +21,25 @@ export const usePen = defineStore('pen', () => {
   watch(draft, (now, before) => {
     if (now && !before) draftOf = pen.value?.version
   })
-  const doneSteps = computed(() => new Set(whole.value ? replay(whole.value.plan, events.value).steps.filter(one => one.status !== 'open').map(one => one.step.id) : []))
-  /** The plan as it was planned, with what is being sized, before any mend. */
-  const planned = computed(() => {
-    const kept = whole.value?.plan
-    if (!kept || !draft.value) return kept
-    const { tool, film } = kept.inputs.wishes
-    const wishes = { tool, film, ...draft.value }
-    // No step follows from a shape or an end of one's own, so these keep the steps as they are, and what is drawn of them.
-    return stepsFollow(wishes) === stepsFollow(kept.inputs.wishes) ? { ...kept, inputs: { ...kept.inputs, wishes } } : revisePlan(kept, { wishes }, doneSteps.value)
-  })
-  const events = computed<BenchEvent[]>(() => pen.value ? bench.eventsOf(pen.value.id) : [])
+  const events = computed<BenchEvent[]>(() => (pen.value ? bench.eventsOf(pen.value.id) : []))
   /** When hands were on other pens, which is no time of this one. */
   const elsewhere = computed(() => whole.value?.elsewhere ?? [])
-  const state = computed(() => planned.value && replay(planned.value, events.value, air.value))
+  /** The pen as it is kept. */
+  const kept = computed(() => (current.value === undefined ? undefined : bench.boardOf(current.value)))
+  /** The plan as it was planned, with what is being sized, before any mend: the same that keeping it would make. */
+  const planned = computed(() => {
+    const plan = whole.value?.plan
+    if (!plan || !kept.value || !draft.value) return plan
+    const { tool, film } = plan.inputs.wishes
+    return withWishes(plan, { tool, film, ...draft.value }, settledSteps(kept.value.state))
+  })
+  /** What follows from the plan and the log; with what is being sized, while something is. */
+  const board = computed(() => (draft.value && planned.value ? boardOf(planned.value, events.value, air.value) : kept.value))
+  const state = computed(() => board.value?.state)
   /** The plan as it stands, with what is being sized and the repairs chosen at the bench. */
   const plan = computed(() => state.value?.plan)
-  const traced = computed(() => plan.value && state.value && trace(plan.value, leftOut(state.value.steps)))
-  const said = computed(() => plan.value && traced.value ? remarks(plan.value, traced.value, units.value, new Date().toISOString()) : [])
+  const traced = computed(() => board.value?.traced)
+  const said = computed(() => (plan.value && traced.value ? remarks(plan.value, traced.value, units.value, new Date().toISOString()) : []))
   /** The latest diameter measured at each place, and how it will end. */
   const measured = computed(() => {
     const latest = new Map(state.value?.measured.map(one => [`${one.barrel} ${one.fromTip}`, one]))
@@ -59,15 +59,26 @@ export const usePen = defineStore('pen', () => {
   function enter(entry: Entry, barrels: readonly BarrelId[] = []): string | undefined {
     if (!pen.value) return undefined
     const clock = time.ahead === undefined ? {} : { ahead: time.ahead }
-    const event: BenchEvent = { ...entry, id: crypto.randomUUID(), pen: pen.value.id, barrels: [...barrels], at: nextMoment(), device: deviceName(), ...clock }
+    const event: BenchEvent = {
+      ...entry,
+      id: newId(),
+      pen: pen.value.id,
+      barrels: [...barrels],
+      at: nextMoment(),
+      device: deviceName(),
+      ...clock,
+    }
     void outbox.put(event)
     return event.id
   }
 
-  /** Changes the pen as it was at `version`: the one a form was opened with, since the pen on the screen follows other devices meanwhile. */
+  /**
+   * Changes the pen as it was at `version`: the one a form was opened with, since the pen on the screen follows other devices
+   * meanwhile.
+   */
   async function change(fields: Omit<PenChange, 'version'>, version = pen.value?.version) {
-    if (!pen.value) return
-    await $fetch<Pen>(`/api/pens/${pen.value.id}`, { method: 'PATCH', body: { version, ...fields } })
+    if (!pen.value || version === undefined) return
+    await api('PATCH /api/pens/:id', { params: { id: pen.value.id }, body: { version, ...fields } })
     await load(pen.value.id)
   }
 
@@ -86,15 +97,14 @@ export const usePen = defineStore('pen', () => {
 
   async function planAgain() {
     if (!pen.value) return
-    await $fetch<Pen>(`/api/pens/${pen.value.id}/plan`, { method: 'POST', body: { version: pen.value.version } })
+    await api('POST /api/pens/:id/plan', { params: { id: pen.value.id }, body: { version: pen.value.version } })
     await load(pen.value.id)
   }
 
-  return { pen, plan, planned, events, elsewhere, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain }
+  return {
+    pen, plan, planned, events, elsewhere, board, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain,
+  }
 })
-
-/** The wishes that steps follow from, as text to compare. */
-const stepsFollow = ({ shapes: _, ends: __, ...rest }: Sizing): string => JSON.stringify(Object.entries(rest).filter(([key]) => key !== 'tool' && key !== 'film').sort())
 
 let last = 0
 
@@ -109,7 +119,7 @@ const DEVICE = 'oxlip-device'
 function deviceName(): string {
   const known = localStorage.getItem(DEVICE)
   if (known) return known
-  const name = `device ${crypto.randomUUID().slice(0, 4)}`
+  const name = `device ${newId().slice(0, 4)}`
   localStorage.setItem(DEVICE, name)
   return name
 }

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { ListedPen } from '~~/server/api/pens/index.get'
+import type { ListedPen } from '#contract'
 
 /** All pens, as lists show them. */
 export const usePens = defineStore('pens', () => {
@@ -8,7 +8,7 @@ export const usePens = defineStore('pens', () => {
   /** Loads the list, after what was entered here has been sent, so that the list knows of it. */
   async function load() {
     await outbox.send()
-    pens.value = await $fetch<ListedPen[]>('/api/pens')
+    pens.value = await api('GET /api/pens')
   }
   /** The same for a list that was shown already. */
   async function refresh() {

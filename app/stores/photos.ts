@@ -1,26 +1,40 @@
-import { createStore, del, entries, set } from 'idb-keyval'
+import { createStore, del, entries, set, type UseStore } from 'idb-keyval'
 import { defineStore } from 'pinia'
 
 const AGAIN_AFTER = 5000
 
 /** Pictures that were taken here and are not with the server yet. They lie in the browser's own store under the ids that the log names. */
 export const usePhotos = defineStore('photos', () => {
-  const kept = createStore('oxlip-photos', 'pictures')
+  let place: UseStore | undefined
   const waiting = shallowReactive(new Map<string, { picture: Blob, url: string }>())
   /** Why a picture was not taken, when the server answered and refused it. */
   const trouble = ref('')
+  /** Whether this browser’s own store refuses to keep pictures: then a closed page would lose those not sent. */
+  const unkept = ref(false)
   let timer: ReturnType<typeof setTimeout> | undefined
+
+  const store = (): UseStore => (place ??= createStore('oxlip-photos', 'pictures'))
 
   /** Takes up what an earlier visit left. */
   async function open() {
-    for (const [id, picture] of await entries<string, Blob>(kept)) if (!waiting.has(id)) waiting.set(id, { picture, url: URL.createObjectURL(picture) })
+    try {
+      for (const [id, picture] of await entries<string, Blob>(store()))
+        if (!waiting.has(id)) waiting.set(id, { picture, url: URL.createObjectURL(picture) })
+    } catch {
+      unkept.value = true
+    }
     await send()
   }
   /** Keeps a picture here, answers its id, and sends it when the server answers. */
   async function keep(picture: Blob): Promise<string> {
-    const id = crypto.randomUUID()
+    const id = newId()
     waiting.set(id, { picture, url: URL.createObjectURL(picture) })
-    await set(id, picture, kept)
+    try {
+      await set(id, picture, store())
+      unkept.value = false
+    } catch {
+      unkept.value = true
+    }
     void send()
     return id
   }
@@ -28,19 +42,21 @@ export const usePhotos = defineStore('photos', () => {
     clearTimeout(timer)
     for (const [id, { picture, url }] of [...waiting]) {
       try {
-        await $fetch(`/api/photos/${id}`, { method: 'PUT', body: picture, headers: { 'content-type': picture.type || 'image/jpeg' } })
+        await api('PUT /api/photos/:id', { params: { id }, picture })
       } catch (error) {
         const { status, message } = refused(error)
         if (status !== 413 && status !== 415) continue
         trouble.value = message
       }
-      await del(id, kept)
+      // A store that refuses to forget only has the picture sent once more, which changes nothing.
+      await del(id, store()).catch(() => undefined)
       waiting.delete(id)
       URL.revokeObjectURL(url)
     }
     if (waiting.size) timer = setTimeout(() => void send(), AGAIN_AFTER)
   }
   /** Where a picture is to be had: here until the server has it. */
-  const urlOf = (id: string, size: 'small' | 'large' = 'small'): string => waiting.get(id)?.url ?? `/api/photos/${id}${size === 'small' ? '?size=small' : ''}`
-  return { waiting, trouble, open, keep, send, urlOf }
+  const urlOf = (id: string, size: 'small' | 'large' = 'small'): string =>
+    waiting.get(id)?.url ?? `/api/photos/${id}${size === 'small' ? '?size=small' : ''}`
+  return { waiting, trouble, unkept, open, keep, send, urlOf }
 })

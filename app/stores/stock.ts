@@ -1,8 +1,6 @@
 import { defineStore } from 'pinia'
 import type { BitChange, BlankInput, ReadingInput, ShelfFittingInput } from '#schemas'
-import type { ShelfBit } from '~~/server/db/bits'
-import type { ShelfBlank } from '~~/server/db/blanks'
-import type { ShelfFitting } from '~~/server/db/fittings'
+import type { ShelfBit, ShelfBlank, ShelfFitting } from '#contract'
 
 /** What pens are cut from: fittings, blanks and bits on the shelf. */
 export const useStock = defineStore('stock', () => {
@@ -10,41 +8,69 @@ export const useStock = defineStore('stock', () => {
   const blanks = ref<ShelfBlank[]>()
   const bits = ref<ShelfBit[]>()
 
-  async function load() {
-    [fittings.value, blanks.value, bits.value] = await Promise.all([$fetch<ShelfFitting[]>('/api/fittings'), $fetch<ShelfBlank[]>('/api/blanks'), $fetch<ShelfBit[]>('/api/bits')])
+  async function loadFittings() {
+    fittings.value = await api('GET /api/fittings')
   }
+  async function loadBlanks() {
+    blanks.value = await api('GET /api/blanks')
+  }
+  async function loadBits() {
+    bits.value = await api('GET /api/bits')
+  }
+  const load = () => Promise.all([loadFittings(), loadBlanks(), loadBits()])
   const fitting = (id: string) => fittings.value?.find(one => one.fitting.id === id)
   const blank = (id: string | null) => blanks.value?.find(one => one.id === id)
 
   async function keepFitting(id: string | null, body: ShelfFittingInput): Promise<ShelfFitting> {
-    const kept = id ? await $fetch<ShelfFitting>(`/api/fittings/${id}`, { method: 'PUT', body }) : await $fetch<ShelfFitting>('/api/fittings', { method: 'POST', body })
-    fittings.value = await $fetch<ShelfFitting[]>('/api/fittings')
+    const kept = id
+      ? await api('PUT /api/fittings/:id', { params: { id }, body })
+      : await api('POST /api/fittings', { body })
+    await loadFittings()
     return kept
   }
   async function dropFitting(id: string) {
-    await $fetch(`/api/fittings/${id}`, { method: 'DELETE' })
+    await api('DELETE /api/fittings/:id', { params: { id } })
     fittings.value = fittings.value?.filter(one => one.fitting.id !== id)
   }
   async function keepBlank(id: string | null, body: BlankInput): Promise<ShelfBlank> {
-    const kept = id ? await $fetch<ShelfBlank>(`/api/blanks/${id}`, { method: 'PUT', body }) : await $fetch<ShelfBlank>('/api/blanks', { method: 'POST', body })
-    blanks.value = await $fetch<ShelfBlank[]>('/api/blanks')
+    const kept = id
+      ? await api('PUT /api/blanks/:id', { params: { id }, body })
+      : await api('POST /api/blanks', { body })
+    await loadBlanks()
     return kept
   }
   async function dropBlank(id: string) {
-    await $fetch(`/api/blanks/${id}`, { method: 'DELETE' })
+    await api('DELETE /api/blanks/:id', { params: { id } })
     blanks.value = blanks.value?.filter(one => one.id !== id)
   }
   const take = (changed: ShelfBlank) => {
-    blanks.value = blanks.value?.map(one => one.id === changed.id ? changed : one)
+    blanks.value = blanks.value?.map(one => (one.id === changed.id ? changed : one))
   }
   async function addReading(blankId: string, reading: ReadingInput) {
-    take(await $fetch<ShelfBlank>(`/api/blanks/${blankId}/readings`, { method: 'POST', body: reading }))
+    take(await api('POST /api/blanks/:id/readings', { params: { id: blankId }, body: reading }))
   }
   async function dropReading(blankId: string, id: string) {
-    take(await $fetch<ShelfBlank>(`/api/blanks/${blankId}/readings/${id}`, { method: 'DELETE' }))
+    take(await api('DELETE /api/blanks/:id/readings/:reading', { params: { id: blankId, reading: id } }))
   }
   async function countBit(change: BitChange) {
-    bits.value = await $fetch<ShelfBit[]>('/api/bits', { method: 'PUT', body: change })
+    bits.value = await api('PUT /api/bits', { body: change })
   }
-  return { fittings, blanks, bits, load, fitting, blank, keepFitting, dropFitting, keepBlank, dropBlank, addReading, dropReading, countBit }
+  return {
+    fittings,
+    blanks,
+    bits,
+    load,
+    loadFittings,
+    loadBlanks,
+    loadBits,
+    fitting,
+    blank,
+    keepFitting,
+    dropFitting,
+    keepBlank,
+    dropBlank,
+    addReading,
+    dropReading,
+    countBit,
+  }
 })

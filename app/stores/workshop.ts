@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
-import { sandingClass, type Material, type Shelf } from '#core/plan'
-import { unitWords } from '#core/units'
 import type { BuildFit } from '#core/film'
 import type { AirReading } from '#core/climate'
-import type { BottleChange, OwnAbrasive, ShelfChange, Workshop } from '#schemas'
-import type { WorkshopLearnt } from '~~/server/db/learnt'
+import { sandingClass, type Material, type Shelf } from '#core/shelf'
+import { unitWords } from '#core/units'
+import type { WorkshopLearnt } from '#contract'
+import type { BottleChange, OwnAbrasive, ShelfChange, Workshop, WorkshopChange } from '#schemas'
 
 /** The air, the units and the shelf of this workshop. */
 export const useWorkshop = defineStore('workshop', () => {
@@ -15,51 +15,69 @@ export const useWorkshop = defineStore('workshop', () => {
   const learntOf = (material: Material) => learnt.value?.sanding[sandingClass(material)]
   /** What the turner's own coats build, fitted to the diameters of all pens. */
   const fit = computed((): BuildFit => learnt.value?.builds ?? { products: {}, setAside: [] })
-  /** The same as a plan takes it; undefined while nothing was measured. */
-  const builds = computed(() => {
-    const own = Object.entries(fit.value.products).flatMap(([id, one]) => one.measurements > 0 ? [[id, one.build] as const] : [])
-    return own.length ? Object.fromEntries(own) : undefined
-  })
   /** The air as it was read in the last weeks, which running waits follow. */
   const air = ref<AirReading[]>([])
-  /** The same as a plan takes it. */
-  function ownOf(material: Material) {
-    const found = learntOf(material)
-    return found && { rate: found.rate.likely, capacity: found.capacity.likely }
-  }
   const units = computed(() => unitWords(workshop.value?.units ?? 'metric'))
 
   async function load() {
-    [workshop.value, shelf.value, learnt.value, air.value] = await Promise.all([
-      $fetch<Workshop>('/api/workshop'), $fetch<Shelf>('/api/shelf'), $fetch<WorkshopLearnt>('/api/learnt'), $fetch<AirReading[]>('/api/air'),
+    ;[workshop.value, shelf.value, air.value] = await Promise.all([
+      api('GET /api/workshop'),
+      api('GET /api/shelf'),
+      api('GET /api/air'),
+      // Work goes on without what was learnt: plans are then made with the defaults, and say so.
+      learn().catch(() => undefined),
     ])
   }
-  /** What the log tells by now: after something was measured. */
-  async function learn() {
-    learnt.value = await $fetch<WorkshopLearnt>('/api/learnt')
+  async function loadShelf() {
+    shelf.value = await api('GET /api/shelf')
   }
-  /** The air as it is by now: an instrument has read it. */
+  let asked = 0
+  /** What the log tells by now: after something was measured. An answer that a later one has overtaken is not taken. */
+  async function learn() {
+    const mine = ++asked
+    const told = await api('GET /api/learnt')
+    if (mine === asked) learnt.value = told
+  }
+  /** The air and the settings as they are by now: an instrument has read it, or another device has changed them. */
   async function breathe() {
-    [workshop.value, air.value] = await Promise.all([$fetch<Workshop>('/api/workshop'), $fetch<AirReading[]>('/api/air')])
+    ;[workshop.value, air.value] = await Promise.all([api('GET /api/workshop'), api('GET /api/air')])
   }
   async function readAir(reading: { celsius: number, humidity: number }) {
-    air.value = await $fetch<AirReading[]>('/api/air', { method: 'POST', body: reading })
+    air.value = await api('POST /api/air', { body: reading })
   }
-  async function save(wanted: Workshop) {
-    workshop.value = await $fetch<Workshop>('/api/workshop', { method: 'PUT', body: wanted })
-    air.value = await $fetch<AirReading[]>('/api/air')
+  async function save(wanted: WorkshopChange) {
+    workshop.value = await api('PUT /api/workshop', { body: wanted })
+    air.value = await api('GET /api/air')
   }
   async function putOnShelf(item: string, there: boolean, how: Omit<ShelfChange, 'item' | 'there'> = {}) {
-    shelf.value = await $fetch<Shelf>('/api/shelf', { method: 'PUT', body: { item, there, ...how } })
+    shelf.value = await api('PUT /api/shelf', { body: { item, there, ...how } })
   }
   async function sayBottle(bottle: BottleChange) {
-    shelf.value = await $fetch<Shelf>('/api/shelf/bottle', { method: 'PUT', body: bottle })
+    shelf.value = await api('PUT /api/shelf/bottle', { body: bottle })
   }
   async function addOwnAbrasive(wanted: OwnAbrasive) {
-    shelf.value = await $fetch<Shelf>('/api/shelf/own', { method: 'POST', body: wanted })
+    shelf.value = await api('POST /api/shelf/own', { body: wanted })
   }
   async function fillShelf() {
-    shelf.value = await $fetch<Shelf>('/api/shelf/usual', { method: 'POST' })
+    shelf.value = await api('POST /api/shelf/usual')
   }
-  return { workshop, shelf, air, fit, builds, learn, breathe, readAir, sayBottle, learntOf, ownOf, units, load, save, putOnShelf, addOwnAbrasive, fillShelf }
+  return {
+    workshop,
+    shelf,
+    air,
+    fit,
+    learnt,
+    learn,
+    breathe,
+    readAir,
+    sayBottle,
+    learntOf,
+    units,
+    load,
+    loadShelf,
+    save,
+    putOnShelf,
+    addOwnAbrasive,
+    fillShelf,
+  }
 })

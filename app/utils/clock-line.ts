@@ -1,17 +1,26 @@
 import { addMinutes, startOfMinute } from 'date-fns'
+import { nth } from '#core/sure'
 
 /** A wait as a band on the clock line. */
 export interface Band {
+  /** The id of the pen that waits. */
   pen: string
+  /** Its witness mark. */
   mark: string
+  /** What it waits for, in a few words. */
   words: string
+  /** When the wait began. */
   from: Date
+  /** When it is over. */
   until: Date
 }
 
 export interface ClockScale {
+  /** The left end of the line. */
   start: Date
+  /** The right end. */
   end: Date
+  /** Moments written under the line, evenly apart. */
   ticks: Date[]
 }
 
@@ -22,10 +31,14 @@ const TICKS = 6
 /** The clock line from a little before now to past the last wait, six ticks long; waits beyond two days run off its end. */
 export function clockScale(bands: readonly Band[], now: Date): ClockScale {
   const furthest = Math.max(0, ...bands.map(band => band.until.getTime() - now.getTime()))
-  const minutes = Math.min(furthest, 2 * 86_400_000) / 60_000 * 1.08
-  const step = STEPS.find(one => one * TICKS >= minutes) ?? STEPS.at(-1)!
+  const minutes = (Math.min(furthest, 2 * 86_400_000) / 60_000) * 1.08
+  const step = STEPS.find(one => one * TICKS >= minutes) ?? nth(STEPS, STEPS.length - 1)
   const first = startOfMinute(now)
-  return { start: addMinutes(now, -step * 1.2), end: addMinutes(first, step * TICKS), ticks: Array.from({ length: TICKS + 1 }, (_, index) => addMinutes(first, index * step)) }
+  return {
+    start: addMinutes(now, -step * 1.2),
+    end: addMinutes(first, step * TICKS),
+    ticks: Array.from({ length: TICKS + 1 }, (_, index) => addMinutes(first, index * step)),
+  }
 }
 
 /** Where a moment lies on the line, 0 to 1; held at its ends. */

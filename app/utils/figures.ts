@@ -1,5 +1,5 @@
+import { decimal, formatSpan, millilitres, money } from '#core/format'
 import type { Figure, Mark } from '#core/figures'
-import { formatSpan } from '#core/units'
 
 const DIGITS: Partial<Record<Figure['unit'], number>> = { '×': 2, 'µm': 1 }
 
@@ -11,18 +11,30 @@ export function figureText({ value, unit }: Figure): string {
   if (unit === '°C') return units.temperature(value)
   if (unit === 'N') return units.force(value)
   if (unit === 'g') return units.mass(value)
-  if (unit === 'money') return (value / 100).toFixed(2)
-  if (unit === 'ml') return `${value.toFixed(value < 1 ? 2 : 1)} ml`
+  if (unit === 'money') return money(value)
+  if (unit === 'ml') return millilitres(value)
   if (unit === 'm/min') return units.speed(value)
-  return `${value.toFixed(DIGITS[unit] ?? 0)}${unit ? ` ${unit}` : ''}`
+  return `${decimal(value, DIGITS[unit] ?? 0)}${unit ? ` ${unit}` : ''}`
 }
 
 const MARKS: Record<Mark, string> = {
-  pub: 'published', trade: 'common practice, no source', mem: 'recalled from memory', model: 'Oxlip’s own starting value',
+  pub: 'published',
+  trade: 'common practice, no source',
+  mem: 'recalled from memory',
+  model: 'Oxlip’s own starting value',
 }
 
 /** Where a figure comes from, in one line. */
 export function sourceText({ origin, mark, note }: Figure): string {
-  const from = origin === 'worked out' ? 'worked out' : origin === 'yours' ? 'yours' : origin === 'measured' ? 'measured' : mark ? MARKS[mark] : 'default'
+  const from
+    = origin === 'worked out'
+      ? 'worked out'
+      : origin === 'yours'
+        ? 'yours'
+        : origin === 'measured'
+          ? 'measured'
+          : mark
+            ? MARKS[mark]
+            : 'default'
   return note ? `${from}: ${note}` : from
 }

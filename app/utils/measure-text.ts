@@ -1,3 +1,4 @@
+import { trimmed } from '#core/format'
 import { parseLength, parseQuantity, UnitError, type UnitWords } from '#core/units'
 
 /** What a field can be typed in: a length (mm inside) or a mass (g inside). */
@@ -21,5 +22,5 @@ export function readTyped(text: string, quantity: FieldQuantity, units: UnitWord
 export function shownIn(value: number | null, quantity: FieldQuantity, units: UnitWords, digits = 3): string {
   if (value === null || !Number.isFinite(value)) return ''
   if (quantity === 'mass') return units.mass(value)
-  return units.bare === 'mm' ? `${Number(value.toFixed(digits))} mm` : units.length(value)
+  return units.bare === 'mm' ? `${trimmed(value, digits)} mm` : units.length(value)
 }

@@ -1,7 +1,18 @@
 import { errorsOf, newPenSchema, type FieldErrors, type NewPen } from '#schemas'
 
 /** A pen form as it is first shown. */
-export const emptyPen = (): NewPen => ({ mark: '', name: '', reason: null, due: null, fitting: '', material: '', method: 'ca-thin-first', tool: 'skew', film: 'gloss', blank: null })
+export const emptyPen = (): NewPen => ({
+  mark: '',
+  name: '',
+  reason: null,
+  due: null,
+  fitting: '',
+  material: '',
+  method: 'ca-thin-first',
+  tool: 'skew',
+  film: 'gloss',
+  blank: null,
+})
 
 /** The form without stray spaces, as it is sent. */
 export const tidyPen = (form: NewPen): NewPen => ({ ...form, name: form.name.trim(), reason: form.reason?.trim() || null })

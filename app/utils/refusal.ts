@@ -2,8 +2,11 @@ import type { FieldErrors } from '#schemas'
 
 /** What the server said when it could not do it, or that it did not answer. */
 export interface Refused {
+  /** The status of the answer; 0 when none came. */
   status: number
+  /** What was wrong and what to do, in one sentence. */
   message: string
+  /** The same by field, where single fields were refused. */
   fields: FieldErrors
 }
 

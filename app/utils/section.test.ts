@@ -10,7 +10,10 @@ const traced = trace(plan)
 it('stands coat on coat from the wood outward, and says what the next sanding cuts to', () => {
   const last = plan.steps.findLast(step => step.kind === 'coat')!
   const slice = buildSlice(traced, last.id, 40)
-  expect(slice.bands.map(band => [band.name, band.coats])).toEqual([['Thin CA', 7], ['Medium CA', 1]])
+  expect(slice.bands.map(band => [band.name, band.coats])).toEqual([
+    ['Thin CA', 7],
+    ['Medium CA', 1],
+  ])
   expect(slice.bands[0]!.seams).toHaveLength(6)
   const level = traced.steps.find(one => one.step.kind === 'level')!
   expect(slice.cut).toBe(level.after.film.mean)
@@ -32,17 +35,20 @@ it('without a step it is the end, where nothing more is cut', () => {
 })
 
 it('its bands join without a gap up to the top, whatever the method, blank and step (property)', () => {
-  fc.assert(fc.property(fc.constantFrom(...methods), fc.constantFrom(...materials.map(one => one.id)), fc.nat(60), (method, material, pick) => {
-    const other = planFor(material, 'twist-7', { method })
-    const step = other.steps[pick % other.steps.length]!
-    const { bands, top } = buildSlice(trace(other), step.id, leastFilm(other.inputs).value)
-    let height = 0
-    for (const band of bands) {
-      expect(band.from).toBeCloseTo(height, 9)
-      expect(band.to).toBeGreaterThanOrEqual(band.from)
-      for (const seam of band.seams) expect([seam >= band.from, seam <= band.to]).toEqual([true, true])
-      height = band.to
-    }
-    expect(height).toBeCloseTo(top, 6)
-  }), { numRuns: 40 })
+  fc.assert(
+    fc.property(fc.constantFrom(...methods), fc.constantFrom(...materials.map(one => one.id)), fc.nat(60), (method, material, pick) => {
+      const other = planFor(material, 'twist-7', { method })
+      const step = other.steps[pick % other.steps.length]!
+      const { bands, top } = buildSlice(trace(other), step.id, leastFilm(other.inputs).value)
+      let height = 0
+      for (const band of bands) {
+        expect(band.from).toBeCloseTo(height, 9)
+        expect(band.to).toBeGreaterThanOrEqual(band.from)
+        for (const seam of band.seams) expect([seam >= band.from, seam <= band.to]).toEqual([true, true])
+        height = band.to
+      }
+      expect(height).toBeCloseTo(top, 6)
+    }),
+    { numRuns: 40 },
+  )
 })

@@ -1,10 +1,13 @@
 import { deepest } from '#core/sanding'
-import type { PlanTrace, ProductRole, StepTrace } from '#core/plan'
+import type { PlanTrace, StepTrace } from '#core/plan'
+import type { CoatRole } from '#core/shelf'
 import { abrasiveName } from '#core/abrasives'
 
 /** One column of the surface drawing: what a step finds and what it leaves, in µm. */
 export interface SurfaceColumn {
+  /** The step after which the surface stands so. */
   step: string
+  /** What is written under the column. */
   label: string
   /** Scratches in the bare blank, before and after. */
   wood?: { before: number, after: number }
@@ -23,26 +26,49 @@ export function surfaceColumns(traced: PlanTrace): SurfaceColumn[] {
 function columnOf({ step, before, after }: StepTrace): Omit<SurfaceColumn, 'step' | 'label'> | undefined {
   const { mean, unevenness } = after.film
   switch (step.kind) {
-    case 'turn': return { wood: { before: 0, after: deepest(after.wood) } }
-    case 'sand': return { wood: { before: deepest(before.wood), after: deepest(after.wood) } }
-    case 'sand back': return step.whole ? { wood: { before: deepest(before.wood), after: deepest(after.wood) } } : undefined
-    case 'coat': return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
-    case 'level': case 'cut back': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean + before.film.unevenness / 2 } }
-    case 'smooth': return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean } }
-    case 'polish': return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
-    default: return undefined
+    case 'turn':
+      return { wood: { before: 0, after: deepest(after.wood) } }
+    case 'sand':
+      return { wood: { before: deepest(before.wood), after: deepest(after.wood) } }
+    case 'sand back':
+      return step.whole ? { wood: { before: deepest(before.wood), after: deepest(after.wood) } } : undefined
+    case 'coat':
+      return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
+    case 'level':
+    case 'cut back':
+      return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean + before.film.unevenness / 2 } }
+    case 'smooth':
+      return { film: { mean, unevenness, scratch: after.filmScratch, cut: before.film.mean } }
+    case 'polish':
+      return mean > 0 ? { film: { mean, unevenness, scratch: 0 } } : undefined
+    default:
+      return undefined
   }
 }
 
 /** Short names of coats under the drawing. */
-const COAT_LABELS: Partial<Record<ProductRole, string>> = { 'thin CA': 'thin', 'medium CA': 'medium', 'thick CA': 'thick', 'sanding sealer': 'sealer', 'friction polish': 'friction', 'carnauba wax': 'wax', 'melamine lacquer': 'lacquer', 'spray lacquer': 'spray', 'wipe-on finish': 'wipe-on', 'shellac wax': 'wax' }
+const COAT_LABELS: Record<CoatRole, string> = {
+  'thin CA': 'thin',
+  'medium CA': 'medium',
+  'thick CA': 'thick',
+  'sanding sealer': 'sealer',
+  'friction polish': 'friction',
+  'carnauba wax': 'wax',
+  'melamine lacquer': 'lacquer',
+  'spray lacquer': 'spray',
+  'wood conditioner': 'conditioner',
+  'wipe-on finish': 'wipe-on',
+  'finishing oil': 'oil',
+  'shellac wax': 'wax',
+  'hard wax': 'wax',
+}
 
 function labelOf({ step }: StepTrace): string {
   if (step.kind === 'level' || step.kind === 'cut back') return `${step.kind} ${abrasiveName(step.abrasive)}`
   if ('abrasive' in step) return abrasiveName(step.abrasive)
-  if (step.kind === 'coat') return `${COAT_LABELS[step.product.role] ?? step.product.role}${step.soak ? ', soak' : ''}`
+  if (step.kind === 'coat') return `${COAT_LABELS[step.product.role]}${step.soak ? ', soak' : ''}`
   return step.kind
 }
 
 /** Depths from 0.5 to 200 µm on a logarithmic scale, 0 to 1; below it 0. */
-export const logDepth = (um: number): number => um <= 0.5 ? 0 : Math.min(1, Math.log(um / 0.5) / Math.log(400))
+export const logDepth = (um: number): number => (um <= 0.5 ? 0 : Math.min(1, Math.log(um / 0.5) / Math.log(400)))

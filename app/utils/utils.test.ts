@@ -23,13 +23,21 @@ describe('the clock line', () => {
     expect([step(1), step(25), step(50), step(170), step(24 * 60)]).toEqual([5, 5, 10, 60, 480])
   })
   it('places every moment on the line, in order, the past before now (property)', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.integer({ min: -600, max: 0 }), fc.integer({ min: 1, max: 4000 })), { minLength: 1, maxLength: 8 }), (spans) => {
-      const scale = clockScale(spans.map(([from, until]) => band(from, until)), now)
-      const places = [-10_000, -60, 0, 3, 60, 10_000].map(minutes => along(scale, inMinutes(minutes)))
-      expect([...places].sort((a, b) => a - b)).toEqual(places)
-      expect(places.every(place => place >= 0 && place <= 1)).toBe(true)
-      expect(along(scale, now)).toBeGreaterThan(0.1)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: -600, max: 0 }), fc.integer({ min: 1, max: 4000 })), { minLength: 1, maxLength: 8 }),
+        (spans) => {
+          const scale = clockScale(
+            spans.map(([from, until]) => band(from, until)),
+            now,
+          )
+          const places = [-10_000, -60, 0, 3, 60, 10_000].map(minutes => along(scale, inMinutes(minutes)))
+          expect([...places].sort((a, b) => a - b)).toEqual(places)
+          expect(places.every(place => place >= 0 && place <= 1)).toBe(true)
+          expect(along(scale, now)).toBeGreaterThan(0.1)
+        },
+      ),
+    )
   })
   it('stands without waits', () => expect(clockScale([], now).ticks).toHaveLength(7))
 })
@@ -39,7 +47,10 @@ describe('the mandrel strip', () => {
     for (const fitting of fittings) {
       const strip = layStrip(fitting)
       expect(strip.bushings).toHaveLength(fitting.barrels.length + 1)
-      const solid = [...strip.bushings.map(one => one.width), ...fitting.barrels.map(one => one.tubeLength)].reduce((sum, mm) => sum + mm, 0)
+      const solid = [...strip.bushings.map(one => one.width), ...fitting.barrels.map(one => one.tubeLength)].reduce(
+        (sum, mm) => sum + mm,
+        0,
+      )
       const ends = strip.bushings.at(-1)!.x + strip.bushings.at(-1)!.width
       expect(ends - strip.bushings[0]!.x).toBeCloseTo(solid, 9)
       expect(strip.width).toBeGreaterThan(solid)
@@ -51,7 +62,11 @@ describe('the mandrel strip', () => {
     const middle = strip.height / 2
     expect(placeAt(strip, lower!.x + 12.34, middle)).toEqual({ barrel: 'lower', fromTip: 12.3, around: 0 })
     expect(placeAt(strip, upper!.x, middle)).toEqual({ barrel: 'upper', fromTip: 0, around: 0 })
-    expect([placeAt(strip, 0, middle), placeAt(strip, lower!.x - 0.1, middle), placeAt(strip, strip.width, middle)]).toEqual([undefined, undefined, undefined])
+    expect([placeAt(strip, 0, middle), placeAt(strip, lower!.x - 0.1, middle), placeAt(strip, strip.width, middle)]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ])
   })
   it('tells how far around a tap lies, and draws it where it was tapped; the far side is drawn as such', () => {
     const strip = layStrip(fittings[0]!)
@@ -68,16 +83,25 @@ describe('the mandrel strip', () => {
   })
   it('draws an outline that starts and ends at the metal and stays within the drawing, whatever the shape (property)', () => {
     const bulge = fc.double({ min: -2, max: 6, noNaN: true })
-    fc.assert(fc.property(fc.constantFrom('belly' as const, 'grip' as const, 'tapered' as const), bulge, (kind, much) => {
-      const strip = layStrip(fittings[1]!, { only: { kind, bulge: much } })
-      const laid = strip.barrels[0]!
-      const y = strip.height / 2
-      const points = outline(laid, y).slice(1, -1).split('L').map(point => point.split(' ').map(Number) as [number, number])
-      expect(points[0]).toEqual([expect.closeTo(laid.x, 2), expect.closeTo(y - laid.barrel.tipEnd / 2, 2)])
-      expect(points.at(-1)).toEqual([expect.closeTo(laid.x, 2), expect.closeTo(y + laid.barrel.tipEnd / 2, 2)])
-      expect(points.some(([x, at]) => Math.abs(x - laid.x - laid.barrel.tubeLength) < 0.01 && Math.abs(at - y - laid.barrel.clipEnd / 2) < 0.01)).toBe(true)
-      expect(points.every(([, at]) => at >= -1e-9 && at <= strip.height + 1e-9)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(fc.constantFrom('belly' as const, 'grip' as const, 'tapered' as const), bulge, (kind, much) => {
+        const strip = layStrip(fittings[1]!, { only: { kind, bulge: much } })
+        const laid = strip.barrels[0]!
+        const y = strip.height / 2
+        const points = outline(laid, y)
+          .slice(1, -1)
+          .split('L')
+          .map(point => point.split(' ').map(Number) as [number, number])
+        expect(points[0]).toEqual([expect.closeTo(laid.x, 2), expect.closeTo(y - laid.barrel.tipEnd / 2, 2)])
+        expect(points.at(-1)).toEqual([expect.closeTo(laid.x, 2), expect.closeTo(y + laid.barrel.tipEnd / 2, 2)])
+        expect(
+          points.some(
+            ([x, at]) => Math.abs(x - laid.x - laid.barrel.tubeLength) < 0.01 && Math.abs(at - y - laid.barrel.clipEnd / 2) < 0.01,
+          ),
+        ).toBe(true)
+        expect(points.every(([, at]) => at >= -1e-9 && at <= strip.height + 1e-9)).toBe(true)
+      }),
+    )
   })
 })
 
@@ -85,9 +109,11 @@ describe('what happens at the surface', () => {
   it('has a column for every step that touches it, scratches shallower from grit to grit, film thicker from coat to coat', () => {
     for (const { id } of materials) {
       const columns = surfaceColumns(trace(planFor(id, 'click-8', { wishes: { tool: 'gouge', film: 'gloss' } })))
-      const sanded = columns.flatMap(column => column.wood ? [column.wood] : []).slice(1)
+      const sanded = columns.flatMap(column => (column.wood ? [column.wood] : [])).slice(1)
       for (const { before, after } of sanded) expect(after).toBeLessThan(before)
-      const coats = columns.flatMap(column => column.film && !column.film.cut && !column.film.scratch && column.label !== 'polish' ? [column.film.mean] : [])
+      const coats = columns.flatMap(column =>
+        column.film && !column.film.cut && !column.film.scratch && column.label !== 'polish' ? [column.film.mean] : [],
+      )
       expect([...coats].sort((a, b) => a - b)).toEqual(coats)
       for (const { film } of columns) if (film?.cut) expect(film.cut).toBeGreaterThan(film.mean)
     }
@@ -98,7 +124,13 @@ describe('what happens at the surface', () => {
     expect(labels).toEqual(expect.arrayContaining(['thin, soak', 'thin', 'medium', 'polish', expect.stringMatching(/^level P/)]))
   })
   it('has a scale that grows from 0 to 1 (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1000, noNaN: true }), fc.double({ min: 0, max: 500, noNaN: true }), (um, more) => logDepth(um + more) >= logDepth(um) && logDepth(um) >= 0 && logDepth(um) <= 1))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1000, noNaN: true }),
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        (um, more) => logDepth(um + more) >= logDepth(um) && logDepth(um) >= 0 && logDepth(um) <= 1,
+      ),
+    )
     expect([logDepth(0.5), logDepth(200)]).toEqual([0, 1])
   })
 })
@@ -118,13 +150,23 @@ describe('the pen form', () => {
     expect(Object.keys(penErrors(emptyPen())).sort()).toEqual(['fitting', 'mark', 'material', 'name'])
     expect(penErrors({ ...emptyPen(), mark: 'C2', name: 'Damson', fitting: 'twist-7', material: 'damson' })).toEqual({})
   })
-  it('sends no stray spaces', () => expect(tidyPen({ ...emptyPen(), name: ' Damson ', reason: '  ' })).toMatchObject({ name: 'Damson', reason: null }))
+  it('sends no stray spaces', () =>
+    expect(tidyPen({ ...emptyPen(), name: ' Damson ', reason: '  ' })).toMatchObject({ name: 'Damson', reason: null }))
   it('proposes the first free mark of the letter in use', () => {
-    expect([freeMark([]), freeMark(['A1', 'A2']), freeMark(['A1', 'C1', 'C3']), freeMark(['A1', 'C1', 'C2'])]).toEqual(['A1', 'A3', 'C2', 'C3'])
+    expect([freeMark([]), freeMark(['A1', 'A2']), freeMark(['A1', 'C1', 'C3']), freeMark(['A1', 'C1', 'C2'])]).toEqual([
+      'A1',
+      'A3',
+      'C2',
+      'C3',
+    ])
   })
 })
 
 it('a refusal without an answer says that the server is away, one with an answer what it said', () => {
   expect(refused(new TypeError('fetch failed'))).toMatchObject({ status: 0, message: expect.stringMatching(/does not answer/) as string })
-  expect(refused({ response: { status: 422 }, data: { message: 'No.', fields: { mark: 'taken' } } })).toEqual({ status: 422, message: 'No.', fields: { mark: 'taken' } })
+  expect(refused({ response: { status: 422 }, data: { message: 'No.', fields: { mark: 'taken' } } })).toEqual({
+    status: 422,
+    message: 'No.',
+    fields: { mark: 'taken' },
+  })
 })

@@ -5,7 +5,8 @@ import { scaleTables } from './scales'
 
 it('a mark of a scale is nearest to itself, in every scale (both ways)', () => {
   for (const [scale, table] of Object.entries(scaleTables)) {
-    for (const mark of Object.keys(table.grains)) expect(nearestMark(table.grains[mark]!, scale as 'P')).toMatchObject({ mark: { mark: Number(mark) }, ratio: 1, outside: false })
+    for (const mark of Object.keys(table.grains))
+      expect(nearestMark(table.grains[mark]!, scale as 'P')).toMatchObject({ mark: { mark: Number(mark) }, ratio: 1, outside: false })
   }
 })
 
@@ -16,11 +17,17 @@ it('“what is this pad in paper?”: the first pad is P500, and nothing of CAMI
 })
 
 it('no other mark of the scale is nearer by ratio (property)', () => {
-  fc.assert(fc.property(fc.double({ min: 1, max: 250, noNaN: true }), fc.constantFrom('P' as const, 'CAMI' as const, 'pad' as const), (grain, scale) => {
-    const off = (um: number) => Math.abs(Math.log(um / grain))
-    const found = nearestMark(grain, scale)
-    for (const um of Object.values(scaleTables[scale].grains)) expect(off(found.grain)).toBeLessThanOrEqual(off(um) + 1e-12)
-  }))
+  fc.assert(
+    fc.property(
+      fc.double({ min: 1, max: 250, noNaN: true }),
+      fc.constantFrom('P' as const, 'CAMI' as const, 'pad' as const),
+      (grain, scale) => {
+        const off = (um: number) => Math.abs(Math.log(um / grain))
+        const found = nearestMark(grain, scale)
+        for (const um of Object.values(scaleTables[scale].grains)) expect(off(found.grain)).toBeLessThanOrEqual(off(um) + 1e-12)
+      },
+    ),
+  )
 })
 
 it('a pad with a colour and no number lies half way between two known ones, and says so', () => {
@@ -28,7 +35,11 @@ it('a pad with a colour and no number lies half way between two known ones, and 
   // √(15 · 9) = 11.6 µm, worked by hand.
   expect(grainSize(grey.scale, grey.mark)).toBe(11.6)
   expect(abrasiveName(grey)).toBe('grey pad')
-  expect(grainFigure(grey)).toMatchObject({ value: 11.6, origin: 'yours', note: 'no number: placed half way between pad 1800 and pad 3200' })
+  expect(grainFigure(grey)).toMatchObject({
+    value: 11.6,
+    origin: 'yours',
+    note: 'no number: placed half way between pad 1800 and pad 3200',
+  })
   expect(betweenMarks('x', { scale: 'pad', mark: 3200 }, { scale: 'pad', mark: 1800 }).between).toEqual(['pad 1800', 'pad 3200'])
   expect(() => betweenMarks('x', { scale: 'P', mark: 220 }, { scale: 'CAMI', mark: 220 })).toThrow(RangeError)
 })

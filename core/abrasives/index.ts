@@ -1,4 +1,4 @@
-export * from './convert'
-export * from './grain'
-export * from './scales'
-export * from './typed'
+export { betweenMarks, inEveryScale } from './convert'
+export { AbrasiveError, abrasiveName, grainFigure, grainSize, type AbrasiveMark } from './grain'
+export { scaleTables, type AbrasiveScale } from './scales'
+export { typedLadder } from './typed'

@@ -6,8 +6,14 @@ import { turnedEnds, turnTo } from './turn'
 
 const source = { mark: 'model' as const }
 const twin: Fitting = {
-  id: 'twin', name: 'two barrels', bit: 7, source,
-  barrels: [{ id: 'lower', tubeLength: 50, tubeOuter: 7, tipEnd: 8.2, clipEnd: 8.6 }, { id: 'upper', tubeLength: 55, tubeOuter: 7, tipEnd: 8.6, clipEnd: 8.4 }],
+  id: 'twin',
+  name: 'two barrels',
+  bit: 7,
+  source,
+  barrels: [
+    { id: 'lower', tubeLength: 50, tubeOuter: 7, tipEnd: 8.2, clipEnd: 8.6 },
+    { id: 'upper', tubeLength: 55, tubeOuter: 7, tipEnd: 8.6, clipEnd: 8.4 },
+  ],
 }
 const um = (value: number) => given('depth', value, 'µm')
 
@@ -19,7 +25,10 @@ it('surface speed is π · D · n (machinists’ handbook formula: 13 mm at 1000
 
 it('cuts each tube with 1.6 mm at both ends, and one kerf between two pieces (worked by hand)', () => {
   const stick = cutSticks(twin, usualCut(false))
-  expect(stick.pieces.map(piece => [piece.barrel, piece.length.value])).toEqual([['lower', 53.2], ['upper', 58.2]])
+  expect(stick.pieces.map(piece => [piece.barrel, piece.length.value])).toEqual([
+    ['lower', 53.2],
+    ['upper', 58.2],
+  ])
   expect(stick.total.value).toBeCloseTo(53.2 + 58.2 + 1.2, 9)
 })
 

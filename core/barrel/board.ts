@@ -1,14 +1,20 @@
 /** A board, mm; the grain runs along its length. */
 export interface Board {
+  /** Along the grain, mm. */
   length: number
+  /** Across the grain, mm. */
   width: number
+  /** Thickness, mm. */
   thickness: number
 }
 
 /** What is cut from it: a stick of this length and square section, mm, with a saw of this kerf. */
 export interface BoardPiece {
+  /** Length of a stick, mm. */
   length: number
+  /** Side of its square section, mm. */
   section: number
+  /** What a cut takes, mm. */
   kerf: number
 }
 
@@ -18,8 +24,11 @@ export interface BoardWay {
   way: 'along' | 'across'
   /** Layers one above the other, strips side by side in a layer, and pieces one after the other in a strip. */
   layers: number
+  /** Strips side by side in a layer. */
   strips: number
+  /** Pieces one after the other in a strip. */
   perStrip: number
+  /** Pens that come of them. */
   pens: number
   /** What is left at the end of the strips, beside them and above them, mm. */
   over: { end: number, side: number, top: number }
@@ -40,8 +49,12 @@ function wayOf(way: BoardWay['way'], board: Board, run: number, side: number, { 
   const over = (room: number, one: number, count: number) => Math.max(0, room - count * (one + kerf))
   const pens = layers * strips * perStrip
   return {
-    way, layers, strips, perStrip, pens,
+    way,
+    layers,
+    strips,
+    perStrip,
+    pens,
     over: { end: over(run, length, perStrip), side: over(side, section, strips), top: over(board.thickness, section, layers) },
-    waste: 1 - pens * length * section * section / (board.length * board.width * board.thickness),
+    waste: 1 - (pens * length * section * section) / (board.length * board.width * board.thickness),
   }
 }

@@ -1,3 +1,4 @@
+import { nth } from '../sure'
 import { given, worked, type Figure, type Source } from '../figures'
 import { barrelNames, type BarrelId, type Fitting } from './fitting'
 
@@ -10,6 +11,7 @@ export interface CutWishes {
 
 /** One cut on the stick: where its kerf begins, in mm from the tip end of the stick. */
 export interface Cut {
+  /** Where its kerf begins, mm from the tip end of the stick. */
   at: number
   /** `middle`: between the barrels of one pen, through the witness mark. `off`: parts the pen from what is left of the stick. */
   what: 'middle' | 'off'
@@ -24,6 +26,7 @@ export interface Stick {
   cuts: Cut[]
   /** Where the witness mark is drawn across, mm from the tip end: over the middle cut, or over the tip end of a single barrel. */
   witness: number
+  /** What each cut takes, mm. */
   kerf: number
 }
 
@@ -33,7 +36,9 @@ const KERF: Source = { mark: 'model', note: 'a fine saw; measure your own' }
 
 /** A turner's own ways of cutting, where they are not the usual ones; mm. */
 export interface CutHabits {
+  /** Left over at each end of a barrel for squaring, mm; null: as usual. */
   perEnd?: number | null
+  /** What a cut takes, mm; null: as usual. */
   kerf?: number | null
 }
 
@@ -46,13 +51,19 @@ export function usualCut(tears: boolean, own: CutHabits = {}): CutWishes {
   }
 }
 
-/** The lengths to cut for one pen, the order of the cuts, and the one stick they come from: each tube and its spare ends, kerf between two pieces. */
+/**
+ * The lengths to cut for one pen, the order of the cuts, and the one stick they come from: each tube and its spare ends, kerf between
+ * two pieces.
+ */
 export function cutSticks(fitting: Fitting, wishes: CutWishes): Stick {
   const kerf = wishes.kerf.value
   let from = 0
   const pieces = fitting.barrels.map((barrel) => {
     const tube = given(`tube of the ${barrelNames[barrel.id]}`, barrel.tubeLength, 'mm', fitting.source)
-    const length = worked(`cut length, ${barrelNames[barrel.id]}`, tube.value + 2 * wishes.perEnd.value, 'mm', 'tube + 2 × spare', [tube, wishes.perEnd])
+    const length = worked(`cut length, ${barrelNames[barrel.id]}`, tube.value + 2 * wishes.perEnd.value, 'mm', 'tube + 2 × spare', [
+      tube,
+      wishes.perEnd,
+    ])
     const piece = { barrel: barrel.id, length, from }
     from += length.value + kerf
     return piece
@@ -60,7 +71,7 @@ export function cutSticks(fitting: Fitting, wishes: CutWishes): Stick {
   const sum = from - kerf
   const total = worked('stick for the pen', sum, 'mm', 'pieces + kerf between them', [...pieces.map(piece => piece.length), wishes.kerf])
   const middles = pieces.slice(0, -1).map((piece): Cut => ({ at: piece.from + piece.length.value, what: 'middle' }))
-  return { pieces, total, cuts: [{ at: sum, what: 'off' }, ...middles], witness: middles.length ? middles[0]!.at + kerf / 2 : 0, kerf }
+  return { pieces, total, cuts: [{ at: sum, what: 'off' }, ...middles], witness: middles.length ? nth(middles, 0).at + kerf / 2 : 0, kerf }
 }
 
 /** How many pens a stick of this length gives, and what it leaves over, mm. The last cut needs no kerf when it ends the stick. */

@@ -8,13 +8,17 @@ export type End = 'tip' | 'clip'
 
 /** One tubed barrel of a fitting; lengths and diameters in mm. */
 export interface Barrel {
+  /** Which barrel of the pen. */
   id: BarrelId
+  /** Length of its brass tube, mm. */
   tubeLength: number
+  /** Outer diameter of the tube, mm. */
   tubeOuter: number
   /** Drill bit of this barrel where it is not the fitting's. */
   bit?: number
   /** Diameter of the metal that meets the barrel at its tip end and at its clip end. */
   tipEnd: number
+  /** Diameter that the part at its clip end wants, mm. */
   clipEnd: number
   /** The bushings as they measure now, worn as they are. */
   bushings?: Partial<Record<End, number>>
@@ -22,13 +26,17 @@ export interface Barrel {
 
 /** The bought set of metal parts of one pen style. Barrels from the tip to the clip. */
 export interface Fitting {
+  /** Its id in the catalogue. */
   id: string
+  /** What it is called on the screen. */
   name: string
   /** Drill bit, mm. */
   bit: number
+  /** One barrel or two, from tip to clip. */
   barrels: readonly Barrel[]
   /** The parts of the set in the order they are pressed; what a turner checks before the first cut. */
   parts?: readonly string[]
+  /** Where its measures are from. */
   source: Source
 }
 
@@ -40,4 +48,4 @@ export const ends: readonly End[] = ['tip', 'clip']
 export const bitOf = (fitting: Fitting, barrel: Barrel): number => barrel.bit ?? fitting.bit
 
 /** Diameter of the metal at an end, mm. */
-export const metalAt = (barrel: Barrel, end: End): number => end === 'tip' ? barrel.tipEnd : barrel.clipEnd
+export const metalAt = (barrel: Barrel, end: End): number => (end === 'tip' ? barrel.tipEnd : barrel.clipEnd)

@@ -1,23 +1,31 @@
 import type { Source } from '../figures'
 
-/** Speed of the surface under the hand, in m/min, for a diameter in mm at a spindle speed in rev/min: π · D · n (machinists' handbook formula). */
+/**
+ * Speed of the surface under the hand, in m/min, for a diameter in mm at a spindle speed in rev/min: π · D · n (machinists' handbook
+ * formula).
+ */
 export function surfaceSpeed(diameterMm: number, revPerMin: number): number {
-  return Math.PI * diameterMm / 1000 * revPerMin
+  return ((Math.PI * diameterMm) / 1000) * revPerMin
 }
 
 /** Spindle speed, rev/min, that gives a surface speed (m/min) on a diameter (mm). */
-export const spindleSpeed = (diameterMm: number, metresPerMinute: number): number => metresPerMinute / (Math.PI * diameterMm / 1000)
+export const spindleSpeed = (diameterMm: number, metresPerMinute: number): number => metresPerMinute / ((Math.PI * diameterMm) / 1000)
 
 export type Operation = 'drilling' | 'turning' | 'sanding' | 'CA' | 'friction polish' | 'lacquer' | 'wax' | 'polishing'
 
 /** The speeds that one school runs an operation at, rev/min. */
 export interface SpeedWindow {
+  /** What is done. */
   operation: Operation
   /** Which school, where they differ. */
   school?: 'slow' | 'fast'
+  /** The slowest that works, rev/min. */
   least: number
+  /** The fastest that is safe, rev/min. */
   most: number
+  /** What goes wrong outside. */
   why: string
+  /** Where the figures are from. */
   source: Source
 }
 
@@ -27,7 +35,14 @@ const trade: Source = { mark: 'trade', note: 'range seen among turners' }
 export const speedWindows: readonly SpeedWindow[] = [
   { operation: 'drilling', least: 400, most: 500, why: 'Faster packs and heats the bit', source: trade },
   { operation: 'turning', least: 3000, most: 4000, why: 'A clean cut wants speed; round the corners slower', source: trade },
-  { operation: 'sanding', school: 'slow', least: 500, most: 1000, why: 'Faster burns the paper and burnishes instead of cutting', source: trade },
+  {
+    operation: 'sanding',
+    school: 'slow',
+    least: 500,
+    most: 1000,
+    why: 'Faster burns the paper and burnishes instead of cutting',
+    source: trade,
+  },
   { operation: 'sanding', school: 'fast', least: 2000, most: 4000, why: 'Quicker', source: trade },
   { operation: 'CA', least: 0, most: 500, why: 'Faster throws it off', source: trade },
   { operation: 'friction polish', least: 2000, most: 4000, why: 'It needs the warmth', source: trade },
@@ -40,6 +55,6 @@ export const speedWindows: readonly SpeedWindow[] = [
 export function speedVerdict(operation: Operation, revPerMin: number): { within: SpeedWindow | null, nearest: SpeedWindow } {
   const windows = speedWindows.filter(window => window.operation === operation)
   const distance = ({ least, most }: SpeedWindow) => Math.max(least - revPerMin, revPerMin - most, 0)
-  const nearest = windows.reduce((best, window) => distance(window) < distance(best) ? window : best)
+  const nearest = windows.reduce((best, window) => (distance(window) < distance(best) ? window : best))
   return { within: distance(nearest) === 0 ? nearest : null, nearest }
 }

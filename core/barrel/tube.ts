@@ -24,7 +24,13 @@ export function tubeGlue(fitting: Fitting, barrel: Barrel): TubeGlue {
   const play = worked('play round the tube', bit.value - tube.value, 'mm', 'bit − tube', [bit, tube])
   return {
     play,
-    volume: worked('glue to fill the play', Math.PI / 4 * Math.max(0, bit.value ** 2 - tube.value ** 2) * length.value, 'mm³', 'π/4 · (bit² − tube²) · length', [bit, tube, length]),
+    volume: worked(
+      'glue to fill the play',
+      (Math.PI / 4) * Math.max(0, bit.value ** 2 - tube.value ** 2) * length.value,
+      'mm³',
+      'π/4 · (bit² − tube²) · length',
+      [bit, tube, length],
+    ),
     area: worked('brass to cover', Math.PI * tube.value * length.value, 'mm²', 'π · tube · length', [tube, length]),
     fit: play.value < FIT.tight ? 'tight' : play.value > FIT.loose ? 'loose' : 'good',
   }

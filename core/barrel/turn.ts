@@ -3,7 +3,9 @@ import { barrelNames, ends, metalAt, type Barrel, type BarrelId, type End, type 
 
 /** What one end of a barrel is turned to before sanding. */
 export interface TurnedEnd {
+  /** Which barrel. */
   barrel: BarrelId
+  /** Which of its two ends. */
   end: End
   /** Diameter to turn to, mm. */
   diameter: Figure
@@ -23,14 +25,14 @@ export const FLUSH = 0.02
 export type Meeting = 'proud' | 'flush' | 'shy'
 
 /** How wood meets metal, from what it stands over it, mm on the diameter. */
-export const meeting = (over: number): Meeting => Math.abs(over) / 2 <= FLUSH + 1e-9 ? 'flush' : over > 0 ? 'proud' : 'shy'
+export const meeting = (over: number): Meeting => (Math.abs(over) / 2 <= FLUSH + 1e-9 ? 'flush' : over > 0 ? 'proud' : 'shy')
 
 /**
  * The diameter to turn an end to, in mm, so that sanding and film bring it flush with the metal:
  * metal + 2 · what sanding takes in depth - 2 · the film left. `sandingTakes` and `filmLeft` are depths in µm.
  */
 export function turnTo(metal: Figure, sandingTakes: Figure, filmLeft: Figure): Figure {
-  const value = metal.value + 2 * (sandingTakes.value - filmLeft.value) / 1000
+  const value = metal.value + (2 * (sandingTakes.value - filmLeft.value)) / 1000
   return worked('turn to', value, 'mm', 'metal + 2 × sanding − 2 × film', [metal, sandingTakes, filmLeft])
 }
 
@@ -50,6 +52,14 @@ function turnedEnd(source: Source, barrel: Barrel, end: End, sandingTakes: Figur
   const thinnest = (diameter.value - tube.value) / 2 - sandingTakes.value / 1000
   const wall = worked('wall once sanded', thinnest, 'mm', '(turn-to − tube) / 2 − sanding', [diameter, tube, sandingTakes])
   const worn = barrel.bushings?.[end]
-  const bushing = worn === undefined ? {} : { bushing: { measured: { ...given(`bushing at the ${end} end, ${name}`, worn, 'mm'), origin: 'measured' as const }, over: diameter.value - worn } }
+  const bushing
+    = worn === undefined
+      ? {}
+      : {
+          bushing: {
+            measured: { ...given(`bushing at the ${end} end, ${name}`, worn, 'mm'), origin: 'measured' as const },
+            over: diameter.value - worn,
+          },
+        }
   return { barrel: barrel.id, end, diameter, metal, proud: diameter.value - metal.value, wall, ...bushing }
 }

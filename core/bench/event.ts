@@ -1,3 +1,4 @@
+import { nth } from '../sure'
 import type { BarrelId } from '../barrel'
 import type { Defect, RepairWay } from '../defects'
 import type { DiameterReading } from '../plan'
@@ -36,21 +37,26 @@ export type Entry
 
 /** One row of the log. Made where it happened, with its own id and that device's time; never changed or removed. */
 export type BenchEvent = Entry & {
+  /** Made where it happened; the same entry sent twice is one. */
   id: string
+  /** On which pen. */
   pen: string
+  /** On which of its barrels. */
   barrels: readonly BarrelId[]
   /** Time on the device, ISO 8601 in UTC with milliseconds. */
   at: string
+  /** The name of the device. */
   device: string
   /** How far that device’s clock was ahead of the workshop’s, ms; absent when it was right or nobody knew. */
   ahead?: number
 }
 
+/** An entry of some kinds. */
 export type EventOf<K extends Entry['kind']> = Extract<BenchEvent, { kind: K }>
 
 /**
- * The log in its one order, whatever order it came in: by the time it happened, clocks that ran wrong put right, then by id; each id once. Of copies that differ in what is known of the clock the one that knows
- * stands.
+ * The log in its one order, whatever order it came in: by the time it happened, clocks that ran wrong put right, then by id; each id
+ * once. Of copies that differ in what is known of the clock the one that knows stands.
  */
 export function inOrder(events: Iterable<BenchEvent>): BenchEvent[] {
   const once = new Map<string, BenchEvent>()
@@ -60,13 +66,16 @@ export function inOrder(events: Iterable<BenchEvent>): BenchEvent[] {
   }
   const all = [...once.values()].map(righted)
   // A log mostly comes in its order.
-  for (let index = 1; index < all.length; index++) if (inTurn(all[index - 1]!, all[index]!) > 0) return sorted(all)
+  for (let index = 1; index < all.length; index++) if (inTurn(nth(all, index - 1), nth(all, index)) > 0) return sorted(all)
   return all
 }
 
 /** Sorted by numbers, which compare quicker than the words they stand for. */
 const sorted = (all: readonly BenchEvent[]): BenchEvent[] =>
-  all.map(event => ({ event, at: Date.parse(event.at) })).sort((a, b) => a.at - b.at || compare(a.event.id, b.event.id)).map(one => one.event)
+  all
+    .map(event => ({ event, at: Date.parse(event.at) }))
+    .sort((a, b) => a.at - b.at || compare(a.event.id, b.event.id))
+    .map(one => one.event)
 
 const inTurn = (a: BenchEvent, b: BenchEvent): number => compare(a.at, b.at) || compare(a.id, b.id)
 
@@ -77,4 +86,4 @@ function righted(event: BenchEvent): BenchEvent {
   return { ...rest, at: new Date(Date.parse(event.at) - ahead).toISOString() }
 }
 
-const compare = (a: string, b: string): number => a < b ? -1 : a > b ? 1 : 0
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)

@@ -1,46 +1,74 @@
 import type { Growth } from '../film'
-import { coatAsFilm, trace, type Plan, type StepOf } from '../plan'
-import { leftOut, replay, type BenchState, type MeasuredDiameter } from './replay'
-import type { BenchEvent } from './event'
+import { coatAsFilm, stepNature, type CoatStep } from '../plan'
+import type { Board } from './board'
+import { isDone, type BenchState, type MeasuredDiameter } from './replay'
 
 /** Two readings nearer than this along a barrel are of the same place, mm. */
 const SAME_PLACE = 1
 
+/** Coats that stand between readings, the first and the last among them, and the growths of the radius there, µm. */
+interface Grown {
+  coats: readonly [CoatStep, ...CoatStep[]]
+  growths: readonly number[]
+}
+
 /**
- * What a pen's log tells about how its coats build: for every two readings of a place with nothing between them but coats, how the radius grew. Places that were measured between the same coats count as
- * one growth, their mean. Half of what became more uneven is taken off, since a calliper lies on the peaks. `name` names the pen in what is set aside.
+ * What a pen's log tells about how its coats build: for every two readings of a place with nothing between them but coats, how the
+ * radius grew. Places that were measured between the same coats count as one growth, their mean. Half of what became more uneven is
+ * taken off, since a calliper lies on the peaks. `name` names the pen in what is set aside; `until` (ISO 8601) leaves out what came
+ * after.
  */
-export function buildGrowths(planned: Plan, events: Iterable<BenchEvent>, name: string): Growth[] {
-  const state = replay(planned, events)
-  const readings = state.measured
-  const found = new Map<string, { coats: StepOf<'coat'>[], growths: number[] }>()
+export function buildGrowths({ state, traced }: Board, name: string, until = '9'): Growth[] {
+  const readings = state.measured.filter(one => one.at <= until)
+  const found = new Map<string, Grown>()
   readings.forEach((after, index) => {
-    const before = readings.slice(0, index).findLast(one => one.barrel === after.barrel && Math.abs(one.fromTip - after.fromTip) <= SAME_PLACE)
+    const before = readings.slice(0, index).findLast(one => isSamePlace(one, after))
     const coats = before && onlyCoats(state, before, after)
-    if (!coats?.length) return
+    if (!before || !coats) return
     const key = coats.map(coat => coat.id).join(' ')
-    const kept = found.get(key) ?? { coats, growths: [] }
-    kept.growths.push((after.diameter - before!.diameter) / 2 * 1000)
-    found.set(key, kept)
+    found.set(key, { coats, growths: [...(found.get(key)?.growths ?? []), ((after.diameter - before.diameter) / 2) * 1000] })
   })
-  const traced = found.size ? trace(state.plan, leftOut(state.steps)).steps : []
-  const stage = (id: string) => traced.find(one => one.step.id === id)!
   return [...found.values()].map(({ coats, growths }): Growth => {
-    const [first, last] = [coats[0]!, coats.at(-1)!]
-    const counts: Record<string, number> = {}
-    for (const coat of coats) counts[coat.product.id] = (counts[coat.product.id] ?? 0) + coatAsFilm(state.plan.inputs, coat)!.onTop
-    const rougher = stage(last.id).after.film.unevenness - stage(first.id).before.film.unevenness
     const mean = growths.reduce((sum, one) => sum + one, 0) / growths.length
-    return { id: `${name}, ${first === last ? placeOf(first) : `${placeOf(first)} to ${last.number}`}`, coats: counts, growth: mean - rougher / 2, places: growths.length }
+    return {
+      id: `${name}, ${rangeOf(coats)}`,
+      coats: countsOf(state, coats),
+      growth: mean - rougher(traced, coats) / 2,
+      places: growths.length,
+    }
   })
 }
 
-const placeOf = ({ number }: StepOf<'coat'>): string => `coat ${number}`
+const isSamePlace = (one: MeasuredDiameter, other: MeasuredDiameter): boolean =>
+  one.barrel === other.barrel && Math.abs(one.fromTip - other.fromTip) <= SAME_PLACE
 
-/** The coats put on between two readings; undefined when anything else touched the surface there, or what was put on builds no film. */
-function onlyCoats({ steps, plan }: BenchState, before: MeasuredDiameter, after: MeasuredDiameter): StepOf<'coat'>[] | undefined {
-  const between = steps.filter(({ status, at, step }) => status === 'done' && at! > before.at && at! <= after.at && step.barrels.includes(after.barrel)).map(one => one.step)
-  const coats = between.filter((step): step is StepOf<'coat'> => step.kind === 'coat')
-  const touched = between.some(step => 'abrasive' in step || ['turn', 'flush', 'wipe off', 'buff'].includes(step.kind))
-  return touched || coats.some(coat => !coatAsFilm(plan.inputs, coat)) ? undefined : coats
+function rangeOf(coats: Grown['coats']): string {
+  const [first, last] = [coats[0], coats.at(-1) ?? coats[0]]
+  return first === last ? `coat ${first.number}` : `coat ${first.number} to ${last.number}`
+}
+
+/** Coats by their product, less what soaked in. */
+function countsOf({ plan }: BenchState, coats: readonly CoatStep[]): Record<string, number> {
+  const counts: Record<string, number> = {}
+  for (const coat of coats) counts[coat.product.id] = (counts[coat.product.id] ?? 0) + (coatAsFilm(plan.inputs, coat)?.onTop ?? 0)
+  return counts
+}
+
+/** How much more uneven the film is after these coats, µm. */
+function rougher({ steps }: Board['traced'], coats: Grown['coats']): number {
+  const [first, last] = [coats[0].id, (coats.at(-1) ?? coats[0]).id]
+  const before = steps.find(one => one.step.id === first)?.before.film.unevenness ?? 0
+  const after = steps.find(one => one.step.id === last)?.after.film.unevenness ?? before
+  return after - before
+}
+
+/**
+ * The coats put on between two readings; undefined when there are none, when anything else touched the surface there, or when what was
+ * put on builds no film.
+ */
+function onlyCoats({ steps, plan }: BenchState, before: MeasuredDiameter, after: MeasuredDiameter): Grown['coats'] | undefined {
+  const between = steps.filter(isDone).filter(({ at, step }) => at > before.at && at <= after.at && step.barrels.includes(after.barrel))
+  if (between.some(({ step }) => stepNature[step.kind].surface === 'rubbed')) return undefined
+  const [first, ...rest] = between.flatMap(({ step }) => (step.kind === 'coat' ? [step] : []))
+  return first && [first, ...rest].every(coat => coatAsFilm(plan.inputs, coat)) ? [first, ...rest] : undefined
 }

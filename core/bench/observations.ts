@@ -1,36 +1,36 @@
+import { barePass, gritOverhead, trace } from '../plan'
 import { capacity, deepest, timeConstant, type SandingObservation } from '../sanding'
-import { gritOverhead, mediumOf, passOf, sandSpeed, trace, type Plan } from '../plan'
-import { inOrder, type BenchEvent } from './event'
-import { leftOut, replay } from './replay'
-import { takenBack } from './undo'
+import { isResin } from '../shelf'
+import type { BenchEvent } from './event'
+import { isPause, secondsBetween } from './pause'
+import { leftOut, type BenchState } from './replay'
 
-/** A gap this long, s, is a pause: nothing is learnt from it. */
-const PAUSE = 900
+/** Less sanding than this cannot be told from none, s. */
+const LEAST = 1
+/** After so many looks at one grit nobody learns more of it. */
+const MOST_LOOKS = 4
 
 /**
- * What a pen's log tells about its turner's sanding: for every grit that was looked at, the time it had been sanded (change of paper and the look taken off) and whether the scratches before
- * it were gone. “Cannot tell” tells nothing. Only bare wood is learnt from. The passes are those of the model without what was learnt before.
+ * What a pen's log tells about its turner's sanding: for every grit that was looked at, the time it had been sanded (change of paper
+ * and the look taken off) and whether the scratches before it were gone. “Cannot tell” tells nothing, and a pause nothing either. Only
+ * bare wood is learnt from. The passes are those of the model without what was learnt before.
  */
-export function sandingObservations(planned: Plan, events: Iterable<BenchEvent>): SandingObservation[] {
-  const log = inOrder(events)
-  const state = replay(planned, log)
-  const { plan } = state
-  const { inputs } = plan
-  const medium = mediumOf(inputs.material)
-  if (medium.kind !== 'wood') return []
-  const back = takenBack(log)
-  const held = log.filter(event => !back.has(event.id) && event.kind !== 'undo')
-  const traced = trace({ ...plan, inputs: { ...inputs, own: undefined } }, leftOut(state.steps))
-  return traced.steps.flatMap(({ step, before }) => {
+export function sandingObservations({ plan, steps, held }: BenchState): SandingObservation[] {
+  if (isResin(plan.inputs.material)) return []
+  const { own: _, ...inputs } = plan.inputs
+  const entries = held.all.filter(event => event.kind !== 'undo')
+  return trace({ ...plan, inputs }, leftOut(steps)).steps.flatMap(({ step, before, handsOn }) => {
     if (step.kind !== 'sand') return []
-    const pass = passOf(step.abrasive, medium, inputs.fitting, sandSpeed(inputs).value)
-    const first = held.findIndex(event => (event.kind === 'done' || event.kind === 'look') && event.payload.step === step.id)
-    const start = held[first - 1]
-    if (first < 1 || !start) return []
-    const answers = held.filter(event => (event.kind === 'look' && event.payload.answer === 'not yet' && event.payload.step === step.id) || (event.kind === 'done' && event.payload.step === step.id))
-    return answers.slice(0, 4).flatMap((event, index): SandingObservation[] => {
-      const seconds = (Date.parse(event.at) - Date.parse(start.at)) / 1000 - (index + 1) * gritOverhead.value
-      return seconds > 1 && seconds < PAUSE ? [{ depth: deepest(before.wood), capacity: capacity(pass), tau: timeConstant(pass), seconds, gone: event.kind === 'done' }] : []
+    const about = (event: BenchEvent) => (event.kind === 'done' || event.kind === 'look') && event.payload.step === step.id
+    const start = entries[entries.findIndex(about) - 1]
+    if (!start) return []
+    const pass = barePass(inputs)(step.abrasive)
+    const told = { depth: deepest(before.wood), capacity: capacity(pass), tau: timeConstant(pass) }
+    return entries.filter(event => about(event) && tells(event)).slice(0, MOST_LOOKS).flatMap((event, index) => {
+      const seconds = secondsBetween(start.at, event.at) - (index + 1) * gritOverhead.value
+      return seconds > LEAST && !isPause(seconds, handsOn.value) ? [{ ...told, seconds, gone: event.kind === 'done' }] : []
     })
   })
 }
+
+const tells = (event: BenchEvent): boolean => event.kind === 'done' || (event.kind === 'look' && event.payload.answer === 'not yet')

@@ -1,16 +1,18 @@
 import { withRepairs } from '../plan'
-import { eventAt, idOf, planFor, without } from '../../tests/support/inputs'
+import { eventAt, idOf, planFor, without, recordOf } from '../../tests/support/inputs'
 import type { BenchEvent } from './event'
-import { checkKey, replay } from './replay'
-import { record } from './record'
+import { answerTo, replay } from './replay'
 
 const plan = planFor('apple', 'twist-7')
 const ids = plan.steps.map(step => step.id)
 /** The first grit. */
 const first = ids[ids.indexOf('turn') + 1]!
-const workedTo = (id: string): BenchEvent[] => ids.slice(0, ids.indexOf(id) + 1).map((step, index) => eventAt(index * 100, index + 1, { kind: 'done', payload: { step } }))
-const chip = (step: string | null, size = 1) => eventAt(5000, 100, { kind: 'defect', payload: { kind: 'chip', barrel: 'upper', fromTip: 20, size, step } })
-const repair = (way: 'shavings and CA' | 'new blank' | 'turn it out', step: string | null) => eventAt(5010, 101, { kind: 'repair', payload: { defect: idOf(100), way, step } })
+const workedTo = (id: string): BenchEvent[] =>
+  ids.slice(0, ids.indexOf(id) + 1).map((step, index) => eventAt(index * 100, index + 1, { kind: 'done', payload: { step } }))
+const chip = (step: string | null, size = 1) =>
+  eventAt(5000, 100, { kind: 'defect', payload: { kind: 'chip', barrel: 'upper', fromTip: 20, size, step } })
+const repair = (way: 'shavings and CA' | 'new blank' | 'turn it out', step: string | null) =>
+  eventAt(5010, 101, { kind: 'repair', payload: { defect: idOf(100), way, step } })
 const done = (seconds: number, number: number, step: string) => eventAt(seconds, number, { kind: 'done', payload: { step } })
 
 it('a fill chosen at the bench comes before the ladder, waits to set, and mends the defect when it is flush', () => {
@@ -25,7 +27,9 @@ it('a fill chosen at the bench comes before the ladder, waits to set, and mends 
   const flush = replay(plan, [...log, done(5100, 102, state.next!.id), done(5400, 103, filled.next!.id)])
   expect(flush.defects[0]!.status).toBe('mended')
   expect(flush.next?.id).toBe(ids[ids.indexOf('turn') + 1])
-  expect(record(plan, [...log, done(5100, 102, state.next!.id)]).rows.some(row => row.step.kind === 'fill' && row.status === 'done')).toBe(true)
+  expect(
+    recordOf(plan, [...log, done(5100, 102, state.next!.id)]).rows.some(row => row.step.kind === 'fill' && row.status === 'done'),
+  ).toBe(true)
 })
 
 it('a new blank does again, for its barrel alone, what was done; the pair stays', () => {
@@ -55,18 +59,27 @@ it('taken back, the repair leaves the plan as it was; a later choice stands for 
 
 it('a repair that cannot be placed adds no step', () => {
   const bare = planFor('apple', 'click-8', { shelf: without('thin-ca', 'medium-ca') })
-  expect(withRepairs(bare, [{ defect: 'd', key: 'd', kind: 'chip', way: 'shavings and CA', barrel: 'only', fromTip: 3, size: 1, step: null }])).toEqual(bare)
+  expect(
+    withRepairs(bare, [{ defect: 'd', key: 'd', kind: 'chip', way: 'shavings and CA', barrel: 'only', fromTip: 3, size: 1, step: null }]),
+  ).toEqual(bare)
   expect(replay(plan, [repair('shavings and CA', null)]).plan).toEqual(plan)
   expect(replay(plan, [chip('turn'), repair('turn it out', 'turn')]).plan).toEqual(plan)
 })
 
 it('keeps the last answer to a check, and every diameter that was measured', () => {
-  const check = (seconds: number, number: number, answer: 'yes' | 'no') => eventAt(seconds, number, { kind: 'check', payload: { step: 'drill', check: 'centred', answer } })
-  const measure = (seconds: number, number: number, diameter: number) => eventAt(seconds, number, { kind: 'measure', payload: { barrel: 'lower', fromTip: 0, diameter, step: 'turn' } })
+  const check = (seconds: number, number: number, answer: 'yes' | 'no') =>
+    eventAt(seconds, number, { kind: 'check', payload: { step: 'drill', check: 'centred', answer } })
+  const measure = (seconds: number, number: number, diameter: number) =>
+    eventAt(seconds, number, { kind: 'measure', payload: { barrel: 'lower', fromTip: 0, diameter, step: 'turn' } })
   const log = [check(1, 1, 'no'), check(2, 2, 'yes'), measure(3, 3, 8.4), measure(4, 4, 8.2)]
   const state = replay(plan, log)
-  expect(state.checks.get(checkKey('drill', 'centred'))).toBe('yes')
+  expect(answerTo(state, 'drill', 'centred')).toBe('yes')
   expect(state.measured.map(one => one.diameter)).toEqual([8.4, 8.2])
-  expect(replay(plan, [...log, eventAt(5, 5, { kind: 'undo', payload: { entries: [idOf(2), idOf(4)] } })]).measured.map(one => one.diameter)).toEqual([8.4])
-  expect(record(plan, log)).toMatchObject({ checks: [{ step: 'drill', check: 'centred', answer: 'yes' }], measured: [{ diameter: 8.4 }, { diameter: 8.2 }] })
+  expect(
+    replay(plan, [...log, eventAt(5, 5, { kind: 'undo', payload: { entries: [idOf(2), idOf(4)] } })]).measured.map(one => one.diameter),
+  ).toEqual([8.4])
+  expect(recordOf(plan, log)).toMatchObject({
+    checks: [{ step: 'drill', check: 'centred', answer: 'yes' }],
+    measured: [{ diameter: 8.4 }, { diameter: 8.2 }],
+  })
 })

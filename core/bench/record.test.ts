@@ -1,14 +1,14 @@
-import { eventAt, idOf, planFor } from '../../tests/support/inputs'
+import { boardOf } from './board'
+import { eventAt, idOf, planFor, recordOf } from '../../tests/support/inputs'
 import { trace } from '../plan'
 import { unitWords } from '../units'
 import type { BenchEvent } from './event'
-import { record } from './record'
 import { summarise } from './summary'
 
 const plan = planFor()
 const begin = eventAt(0, 1, { kind: 'begin', payload: { step: 'cut' } })
 const done = (seconds: number, number: number, step: string): BenchEvent => eventAt(seconds, number, { kind: 'done', payload: { step } })
-const row = (events: BenchEvent[], step: string) => record(plan, events).rows.find(one => one.step.id === step)!
+const row = (events: BenchEvent[], step: string) => recordOf(plan, events).rows.find(one => one.step.id === step)!
 
 describe('hands-on time', () => {
   it('is measured from the entry before', () => {
@@ -16,7 +16,10 @@ describe('hands-on time', () => {
   })
   it('starts when the wait was over, not when it began', () => {
     // The epoxy of the tube takes two hours at 21 °C; squared three minutes after that.
-    expect(row([begin, done(100, 2, 'tube'), done(100 + 7200 + 180, 3, 'square')], 'square')).toMatchObject({ handsOn: 180, wait: { purpose: 'square', seconds: 7200, shortBy: 0 } })
+    expect(row([begin, done(100, 2, 'tube'), done(100 + 7200 + 180, 3, 'square')], 'square')).toMatchObject({
+      handsOn: 180,
+      wait: { purpose: 'square', seconds: 7200, shortBy: 0 },
+    })
   })
   it('counts a pause as the planned time, and says so', () => {
     expect(row([begin, done(60, 2, 'cut'), done(60 + 5000, 3, 'drill')], 'drill')).toMatchObject({ handsOn: 90, timing: 'planned' })
@@ -33,7 +36,7 @@ describe('hands-on time', () => {
     expect(row([look, done(40, 2, 'parts')], 'parts')).toMatchObject({ handsOn: 30, timing: 'measured' })
   })
   it('adds up', () => {
-    expect(record(plan, [begin, done(70, 2, 'cut'), done(190, 3, 'drill')]).handsOn).toBe(190)
+    expect(recordOf(plan, [begin, done(70, 2, 'cut'), done(190, 3, 'drill')]).handsOn).toBe(190)
   })
 })
 
@@ -44,18 +47,21 @@ it('says by how much a wait was cut short', () => {
 
 it('tells of entries taken back only what is left of them', () => {
   const events = [begin, done(70, 2, 'cut'), eventAt(80, 3, { kind: 'undo', payload: { entries: [idOf(2)] } })]
-  expect(record(plan, events)).toMatchObject({ handsOn: 0, coats: { on: 0 }, ended: null })
+  expect(recordOf(plan, events)).toMatchObject({ handsOn: 0, coats: { on: 0 }, ended: null })
 })
 
 describe('the summary of a pen', () => {
-  const of = (...events: BenchEvent[]) => summarise(plan, events, unitWords('metric'))
+  const of = (...events: BenchEvent[]) => summarise(boardOf(plan, events), unitWords('metric'))
   it('goes from planned over in work to finished', () => {
     const all = plan.steps.map((step, index) => done(index * 600, index + 10, step.id))
     expect([of().stage, of(begin).stage, of(begin, ...all).stage]).toEqual(['planned', 'in work', 'finished'])
     expect(of(begin, ...all)).toMatchObject({ next: null, wait: null, handsOnLeft: 0 })
   })
   it('names what is next and until when it waits', () => {
-    expect(of(begin, ...plan.steps.slice(0, 4).map((step, index) => done(index, index + 10, step.id)))).toMatchObject({ next: { step: 'square', title: 'Square the ends' }, wait: { words: 'tube glue sets' } })
+    expect(of(begin, ...plan.steps.slice(0, 4).map((step, index) => done(index, index + 10, step.id)))).toMatchObject({
+      next: { step: 'square', title: 'Square the ends' },
+      wait: { words: 'tube glue sets' },
+    })
   })
   it('counts hands-on time down to what is left', () => {
     expect(of().handsOnLeft).toBeCloseTo(trace(plan).handsOn.value, 6)

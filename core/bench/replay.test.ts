@@ -8,35 +8,57 @@ const plan = planFor()
 const stepIds = plan.steps.map(step => step.id)
 const at = (id: string): number => stepIds.indexOf(id)
 /** Everything up to and with a step, one entry every ten minutes. */
-const workedTo = (id: string): BenchEvent[] => stepIds.slice(0, at(id) + 1).map((step, index) => eventAt(index * 600, index + 1, { kind: 'done', payload: { step } }))
-const undo = (seconds: number, number: number, ...targets: number[]) => eventAt(seconds, number, { kind: 'undo', payload: { entries: targets.map(idOf) } })
+const workedTo = (id: string): BenchEvent[] =>
+  stepIds.slice(0, at(id) + 1).map((step, index) => eventAt(index * 600, index + 1, { kind: 'done', payload: { step } }))
+const undo = (seconds: number, number: number, ...targets: number[]) =>
+  eventAt(seconds, number, { kind: 'undo', payload: { entries: targets.map(idOf) } })
 
 /** Any log of two devices: steps done or left out, defects, undos of anything, undos of undos, and of what is not there. */
-const anyLog: fc.Arbitrary<BenchEvent[]> = fc.array(fc.record({
-  what: fc.constantFrom('done', 'done', 'done', 'skip', 'defect', 'undo', 'undo'), step: fc.nat(stepIds.length - 1), target: fc.nat(32), seconds: fc.nat(500), device: fc.constantFrom('shelf', 'tablet'),
-}), { maxLength: 30 }).map(rows => rows.map(({ what, step, target, seconds, device }, index) => {
-  const entry: Entry = what === 'undo'
-    ? { kind: 'undo', payload: { entries: [idOf(target)] } }
-    : what === 'defect'
-      ? { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: step, size: 0.5, step: null } }
-      : { kind: what as 'done', payload: { step: stepIds[step]! } }
-  return eventAt(seconds, index, entry, device)
-}))
+const anyLog: fc.Arbitrary<BenchEvent[]> = fc
+  .array(
+    fc.record({
+      what: fc.constantFrom('done', 'done', 'done', 'skip', 'defect', 'undo', 'undo'),
+      step: fc.nat(stepIds.length - 1),
+      target: fc.nat(32),
+      seconds: fc.nat(500),
+      device: fc.constantFrom('shelf', 'tablet'),
+    }),
+    { maxLength: 30 },
+  )
+  .map(rows =>
+    rows.map(({ what, step, target, seconds, device }, index) => {
+      const entry: Entry
+        = what === 'undo'
+          ? { kind: 'undo', payload: { entries: [idOf(target)] } }
+          : what === 'defect'
+            ? { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: step, size: 0.5, step: null } }
+            : { kind: what as 'done', payload: { step: stepIds[step]! } }
+      return eventAt(seconds, index, entry, device)
+    }),
+  )
 
 it('gives the same state for any order and any repetition of the same events (property)', () => {
-  fc.assert(fc.property(anyLog.chain(log => fc.tuple(fc.constant(log), fc.shuffledSubarray(log, { minLength: log.length }), fc.subarray(log))), ([log, shuffled, again]) => {
-    expect(replay(plan, [...shuffled, ...again])).toEqual(replay(plan, log))
-  }), { numRuns: 200 })
+  fc.assert(
+    fc.property(
+      anyLog.chain(log => fc.tuple(fc.constant(log), fc.shuffledSubarray(log, { minLength: log.length }), fc.subarray(log))),
+      ([log, shuffled, again]) => {
+        expect(replay(plan, [...shuffled, ...again])).toEqual(replay(plan, log))
+      },
+    ),
+    { numRuns: 200 },
+  )
 })
 
 it('an entry and its undo leave everything as it was, but for the log (property)', () => {
-  fc.assert(fc.property(anyLog, fc.nat(stepIds.length - 1), (log, step) => {
-    const entry = eventAt(1000, 900, { kind: 'done', payload: { step: stepIds[step]! } })
-    const { log: logBefore, takeBack: _a, putBack: _b, ...before } = replay(plan, log)
-    const { log: logAfter, takeBack: _c, putBack: _d, ...after } = replay(plan, [...log, entry, undo(1001, 901, 900)])
-    expect({ ...after, begun: true }).toEqual({ ...before, begun: true })
-    expect(logAfter).toHaveLength(logBefore.length + 2)
-  }))
+  fc.assert(
+    fc.property(anyLog, fc.nat(stepIds.length - 1), (log, step) => {
+      const entry = eventAt(1000, 900, { kind: 'done', payload: { step: stepIds[step]! } })
+      const { log: logBefore, takeBack: _a, putBack: _b, held: _h, ...before } = replay(plan, log)
+      const { log: logAfter, takeBack: _c, putBack: _d, held: _i, ...after } = replay(plan, [...log, entry, undo(1001, 901, 900)])
+      expect({ ...after, begun: true }).toEqual({ ...before, begun: true })
+      expect(logAfter).toHaveLength(logBefore.length + 2)
+    }),
+  )
 })
 
 describe('a pen at the bench', () => {
@@ -74,7 +96,9 @@ describe('a pen at the bench', () => {
   it('notes a chip where it is, open until it is settled', () => {
     const chip = eventAt(10, 1, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 12.5, size: 0.6, step: 'turn' } })
     const mended = eventAt(20, 2, { kind: 'settle', payload: { defect: idOf(1), how: 'mended' } })
-    expect(replay(plan, [chip]).defects).toMatchObject([{ id: idOf(1), kind: 'chip', barrel: 'only', fromTip: 12.5, size: 0.6, step: 'turn', at: momentAt(10), status: 'open', mends: [] }])
+    expect(replay(plan, [chip]).defects).toMatchObject([
+      { id: idOf(1), kind: 'chip', barrel: 'only', fromTip: 12.5, size: 0.6, step: 'turn', at: momentAt(10), status: 'open', mends: [] },
+    ])
     expect(replay(plan, [mended, chip]).defects[0]).toMatchObject({ status: 'mended', settledAt: momentAt(20) })
     expect(replay(plan, [chip, mended, undo(30, 3, 2)]).defects[0]!.status).toBe('open')
   })
@@ -101,7 +125,10 @@ describe('undo', () => {
     expect(replay(plan, [...back, eventAt(7, 4, { kind: 'done', payload: { step: 'drill' } })]).putBack).toBeNull()
   })
   it('takes back both entries of a coat that two devices entered', () => {
-    const log = [eventAt(0, 1, { kind: 'done', payload: { step: 'coat.1' } }), eventAt(2, 2, { kind: 'done', payload: { step: 'coat.1' } }, 'tablet')]
+    const log = [
+      eventAt(0, 1, { kind: 'done', payload: { step: 'coat.1' } }),
+      eventAt(2, 2, { kind: 'done', payload: { step: 'coat.1' } }, 'tablet'),
+    ]
     expect(replay(plan, log).takeBack).toEqual([idOf(1), idOf(2)])
   })
   it('goes as deep as anyone cares to press, in a blink', () => {

@@ -1,37 +1,75 @@
-import { endOfRepair, extraCoatId, stepWaits, withExtraCoat, withRepairs, type DiameterReading, type Plan, type Step, type WaitPurpose } from '../plan'
 import { airAt, waitEnds, type AirReading, type Climate } from '../climate'
 import { worked, type Figure } from '../figures'
+import type { WaitPurpose } from '../shelf'
+import {
+  endOfRepair,
+  extraCoatId,
+  stepWaits,
+  stripsAll,
+  withExtraCoat,
+  withRepairs,
+  type DiameterReading,
+  type MendId,
+  type Plan,
+  type Step,
+  type StepId,
+} from '../plan'
+import { bookOf, defectState, type DefectState, type PlanEdit } from './course'
 import { inOrder, type BenchEvent, type EventOf } from './event'
-import { defectStates, editsOf, type DefectState } from './defects'
 import { heldOf, isSettling, type Held, type SettlingEntry } from './held'
+import { secondsBetween } from './pause'
 import { takenBack } from './undo'
 
-export interface StepState {
+/** A step that nobody has settled yet. */
+export interface OpenStep {
+  /** What is to be done. */
   step: Step
-  status: 'open' | 'done' | 'skipped'
-  /** When it was done or skipped, and by which entry. */
-  at?: string
-  entry?: string
+  /** Not settled. */
+  status: 'open'
 }
+
+/** A step that is done or left out. */
+export interface SettledStep {
+  /** What was to be done. */
+  step: Step
+  /** Which of the two. */
+  status: 'done' | 'skipped'
+  /** When, ISO 8601. */
+  at: string
+  /** By which entry. */
+  entry: string
+}
+
+/** A step of the plan with what the log says of it. */
+export type StepState = OpenStep | SettledStep
 
 /** A wait that follows from a step that was done: `until` is when `before` may begin. */
 export interface RunningWait {
-  /** The step that was done, and the one that waits for it. */
-  since: string
-  before: string
+  /** The step that was done. */
+  since: StepId
+  /** The one that waits for it. */
+  before: StepId
+  /** What must have happened meanwhile. */
   purpose: WaitPurpose
+  /** When it began, ISO 8601. */
   from: string
+  /** When it is over. */
   until: string
   /** By when the next step should have been done, where it must not be put off. */
   latest?: string
+  /** How long it is, s. */
   length: Figure
 }
 
-/** A step that was done before its wait was over, or after the latest time for it; `by` in s. */
+/** A step that was done before its wait was over, or after the latest time for it. */
 export interface OffTime {
-  step: string
+  /** Which. */
+  step: StepId
+  /** What the wait was for. */
   purpose: WaitPurpose
+  /** Which of the two. */
   when: 'early' | 'late'
+  /** By how much, s. */
   by: number
 }
 
@@ -40,6 +78,7 @@ export type MeasuredDiameter = DiameterReading & { id: string, at: string }
 
 /** One row of the log as the bench shows it. */
 export interface LogEntry {
+  /** What was entered. */
   event: BenchEvent
   /** False when it was taken back. */
   inForce: boolean
@@ -47,46 +86,57 @@ export interface LogEntry {
   repeated: boolean
 }
 
+/** What was looked at in each step, by the name of the check; the last answer counts. */
+export type Answers = ReadonlyMap<StepId, ReadonlyMap<string, 'yes' | 'no'>>
+
 /** Everything the bench shows of one pen; follows from the plan and the log alone. */
 export interface BenchState {
   /** The plan with the repairs that were chosen at the bench. */
   plan: Plan
+  /** Its steps, in their order. */
   steps: StepState[]
+  /** Whether anything was entered at all. */
   begun: boolean
+  /** Whether every step is settled. */
   finished: boolean
-  /** First step still open. */
+  /** First step still open; null when there is none. */
   next: Step | null
   /** Every wait that counts from a step done, for a step still open, in the order of those steps. */
   waits: RunningWait[]
   /** Steps done too early or too late, in their order. */
   offTime: OffTime[]
+  /** Coats of the finish that is on now. */
   coats: { on: number, planned: number }
+  /** Its defects, in the order they were noted. */
   defects: DefectState[]
-  /** What was looked at, by step and check; the last answer counts. */
-  checks: Map<string, 'yes' | 'no'>
+  /** What was looked at. */
+  checks: Answers
+  /** Diameters, in the order they were measured. */
   measured: MeasuredDiameter[]
   /** Hands-on times that were put right afterwards, by step, s; null: as measured after all. */
-  times: Map<string, number | null>
+  times: ReadonlyMap<StepId, number | null>
   /** Entries of steps that this version of the plan no longer has. */
   offPlan: BenchEvent[]
   /** What “take back” would take back: the latest entry in force with its repetitions. Empty when there is none. */
   takeBack: string[]
   /** The undo that “put back” would take back: only when it is the latest entry of all that are in force. */
   putBack: string | null
+  /** All entries in their order. */
   log: LogEntry[]
+  /** Those in force. */
+  held: Held
 }
 
 /**
- * The state of one pen from its plan, its log, and the air of the workshop as it was read since (in the order of time; the plan's own air before the first). Any order and any
- * repetition of the same events gives the same state.
+ * The state of one pen from its plan, its log, and the air of the workshop as it was read since (in the order of time; the plan's own
+ * air before the first). Any order and any repetition of the same events gives the same state.
  */
 export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): BenchState {
   const ordered = inOrder(events)
   const back = takenBack(ordered)
   const held = heldOf(ordered.filter(event => !back.has(event.id)))
-  const edits = editsOf(held)
-  const plan = edits.reduce((now, edit) => edit.kind === 'repair' ? withRepairs(now, [edit.repair]) : withExtraCoat(now, edit.coat), planned)
-
+  const { courses, edits } = bookOf(held)
+  const plan = edits.reduce(edited, planned)
   const settledBy = firstByStep(held)
   const steps = plan.steps.map((step): StepState => {
     const entry = settledBy.get(step.id)
@@ -105,103 +155,142 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     waits: runningWaits(plan, steps, air),
     offTime: steps.flatMap(state => offTime(plan, state, steps, air) ?? []),
     coats: coatsOn(steps),
-    defects: defectStates(held, edits, key => endDone(plan, steps, key)),
-    checks: answers(held),
+    defects: [...courses.values()].map(course => defectState(course, key => endDone(plan, steps, key))),
+    checks: answersIn(held),
     measured: held.measured.map(event => ({ ...event.payload, id: event.id, at: event.at })),
     offPlan: held.steps.filter(event => !known.has(event.payload.step)),
     takeBack: lastEntry(held),
     putBack: latest?.kind === 'undo' ? latest.id : null,
-    times: new Map(held.said.flatMap(event => event.kind === 'time' ? [[event.payload.step, event.payload.seconds] as const] : [])),
-    log: ordered.map((event) => {
-      const inForce = !back.has(event.id)
-      return { event, inForce, repeated: inForce && isSettling(event) && settledBy.get(event.payload.step)?.id !== event.id }
-    }),
+    times: new Map(held.said.flatMap(event => (event.kind === 'time' ? [[event.payload.step, event.payload.seconds] as const] : []))),
+    log: ordered.map(event => asRow(event, !back.has(event.id), settledBy)),
+    held,
   }
 }
 
-/** For every step its first entry that settles it: two devices that say “done” put one coat on. A coat more than planned settles its own step. */
-function firstByStep({ steps, said }: Held): Map<string, SettlingEntry | EventOf<'coat'>> {
-  const first = new Map<string, SettlingEntry | EventOf<'coat'>>()
+const edited = (plan: Plan, edit: PlanEdit): Plan =>
+  edit.kind === 'repair' ? withRepairs(plan, [edit.repair]) : withExtraCoat(plan, edit.coat)
+
+type Settlers = ReadonlyMap<StepId, SettlingEntry | EventOf<'coat'>>
+
+/**
+ * For every step its first entry that settles it: two devices that say “done” put one coat on. A coat more than planned settles its own
+ * step.
+ */
+function firstByStep({ steps, said }: Held): Settlers {
+  const first = new Map<StepId, SettlingEntry | EventOf<'coat'>>()
   for (const event of steps) if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
   for (const event of said) if (event.kind === 'coat') first.set(extraCoatId(event.id), event)
   return first
 }
 
-/** The coats of the finish that is on now: since it was last sanded off, up to where it is to be sanded off; without those of a barrel that catches up. */
+const asRow = (event: BenchEvent, inForce: boolean, settledBy: Settlers): LogEntry => ({
+  event,
+  inForce,
+  repeated: inForce && isSettling(event) && settledBy.get(event.payload.step)?.id !== event.id,
+})
+
+/** Whether a step is done. */
+export const isDone = (state: StepState): state is SettledStep => state.status === 'done'
+/** Whether a step was left out. */
+export const isSkipped = (state: StepState): state is SettledStep => state.status === 'skipped'
+/** Whether a step is done or left out. */
+export const isSettled = (state: StepState): state is SettledStep => state.status !== 'open'
+
+/** The steps that are done or left out, by their ids: what a new plan keeps. */
+export const settledSteps = ({ steps }: Pick<BenchState, 'steps'>): Set<StepId> => new Set(steps.filter(isSettled).map(one => one.step.id))
+
+/** The steps that were skipped, which the plan's figures pass over. */
+export const leftOut = (steps: readonly StepState[]): Set<StepId> => new Set(steps.filter(isSkipped).map(state => state.step.id))
+
+/** How a check of a step was answered; undefined when it was not. */
+export const answerTo = ({ checks }: Pick<BenchState, 'checks'>, step: StepId, check: string): 'yes' | 'no' | undefined =>
+  checks.get(step)?.get(check)
+
+/**
+ * The coats of the finish that is on now: since it was last sanded off, up to where it is to be sanded off; without those of a barrel
+ * that catches up.
+ */
 export function standingNow(steps: readonly StepState[]): StepState[] {
-  const strips = (one: StepState) => one.step.kind === 'sand back' && one.step.whole
-  const since = steps.slice(steps.findLastIndex(one => strips(one) && one.status === 'done') + 1)
-  const until = since.findIndex(one => strips(one) && one.status === 'open')
+  const since = steps.slice(steps.findLastIndex(one => stripsAll(one.step) && isDone(one)) + 1)
+  const until = since.findIndex(one => stripsAll(one.step) && one.status === 'open')
   return (until < 0 ? since : since.slice(0, until)).filter(({ step }) => step.kind === 'coat' && !step.apart)
 }
 
 function coatsOn(steps: readonly StepState[]): BenchState['coats'] {
   const coats = standingNow(steps)
-  return { on: coats.filter(one => one.status === 'done').length, planned: coats.length }
+  return { on: coats.filter(isDone).length, planned: coats.length }
 }
 
 /** When the last step of a mend was done, if it was. */
-function endDone(plan: Plan, steps: readonly StepState[], key: string): string | undefined {
+function endDone(plan: Plan, steps: readonly StepState[], key: MendId): string | undefined {
   const end = endOfRepair(plan, key)
-  return end && steps.find(one => one.step.id === end.id && one.status === 'done')?.at
+  return end && steps.filter(isDone).find(one => one.step.id === end.id)?.at
 }
 
-function runningWaits(plan: Plan, steps: readonly StepState[], air: readonly AirReading[]): RunningWait[] {
-  return steps.flatMap(({ step, status }): RunningWait[] => {
-    const wait = status === 'open' ? waitOf(plan, step, steps, air) : undefined
-    return wait ? [wait] : []
-  })
-}
+const runningWaits = (plan: Plan, steps: readonly StepState[], air: readonly AirReading[]): RunningWait[] =>
+  steps.flatMap(({ step, status }) => (status === 'open' ? (waitOf(plan, step, steps, air) ?? []) : []))
 
-/** The wait before a step, counted from what was really done and through the air as it was; of several the one that ends last. Absent while a step it counts from is still open. */
+/**
+ * The wait before a step, counted from what was really done and through the air as it was; of several the one that ends last. Absent
+ * while a step it counts from is still open.
+ */
 export function waitOf(plan: Plan, step: Step, steps: readonly StepState[], air: readonly AirReading[] = []): RunningWait | undefined {
   const out = leftOut(steps)
-  const planned = stepWaits(plan, step, plan.inputs.climate, out)
-  const all = planned.map((wait, index): RunningWait | undefined => {
-    const at = steps.find(state => state.step.id === wait.since && state.status === 'done')?.at
-    if (!at) return undefined
-    const from = Date.parse(at)
-    const climate = airAt(at, plan.inputs.climate, air)
-    const inAir = (now: Climate) => stepWaits(plan, step, now, out)[index]!
-    const until = waitEnds(from, plan.inputs.climate, air, now => inAir(now).length.value)
-    const changes = air.filter(reading => reading.at > at && Date.parse(reading.at) < until)
-    const { length, latest } = inAir(climate)
-    return {
-      since: wait.since, before: step.id, purpose: step.gate!.purpose, from: at, until: new Date(until).toISOString(),
-      ...(latest ? { latest: new Date(from + latest.value * 1000).toISOString() } : {}),
-      length: changes.length ? worked(length.label, (until - from) / 1000, 's', 'the air changed while it ran: each stretch as its air was', [length, ...changes.map(reading => inAir(reading).length)]) : length,
-    }
+  const waits = stepWaits(plan, step, plan.inputs.climate, out).map((wait, index): RunningWait | undefined => {
+    const since = steps.filter(isDone).find(state => state.step.id === wait.since)
+    const inAir = (now: Climate) => stepWaits(plan, step, now, out)[index] ?? wait
+    return since && step.gate
+      ? runsFrom(since, { before: step.id, purpose: step.gate.purpose }, inAir, plan.inputs.climate, air)
+      : undefined
   })
-  if (all.some(wait => !wait)) return undefined
-  return all.reduce((last, wait) => last && last.until >= wait!.until ? last : wait, undefined)
+  const known = waits.flatMap(wait => wait ?? [])
+  if (known.length < waits.length) return undefined
+  return known.reduce<RunningWait | undefined>((last, wait) => (last && last.until >= wait.until ? last : wait), undefined)
+}
+
+/** A wait that runs from a step that is done, through the air as it was read since. */
+function runsFrom(
+  since: SettledStep,
+  what: Pick<RunningWait, 'before' | 'purpose'>,
+  inAir: (now: Climate) => { length: Figure, latest?: Figure },
+  planned: Climate,
+  air: readonly AirReading[],
+): RunningWait {
+  const from = Date.parse(since.at)
+  const until = waitEnds(from, planned, air, now => inAir(now).length.value)
+  const changes = air.filter(reading => reading.at > since.at && Date.parse(reading.at) < until)
+  const { length, latest } = inAir(airAt(since.at, planned, air))
+  const stretches = [length, ...changes.map(reading => inAir(reading).length)]
+  const note = 'the air changed while it ran: each stretch as its air was'
+  return {
+    since: since.step.id,
+    ...what,
+    from: since.at,
+    until: new Date(until).toISOString(),
+    ...(latest ? { latest: new Date(from + latest.value * 1000).toISOString() } : {}),
+    length: changes.length ? worked(length.label, (until - from) / 1000, 's', note, stretches) : length,
+  }
 }
 
 /** Two entries this near to a wait's end count as kept, s: a finger is no clock. */
 const NEAR = 1
 
-function offTime(plan: Plan, { step, status, at }: StepState, steps: readonly StepState[], air: readonly AirReading[]): OffTime | undefined {
-  const wait = status === 'done' && step.gate ? waitOf(plan, step, steps, air) : undefined
-  if (!wait) return undefined
-  const early = (Date.parse(wait.until) - Date.parse(at!)) / 1000
-  const late = wait.latest ? (Date.parse(at!) - Date.parse(wait.latest)) / 1000 : 0
-  if (early > NEAR) return { step: step.id, purpose: wait.purpose, when: 'early', by: early }
-  return late > NEAR ? { step: step.id, purpose: wait.purpose, when: 'late', by: late } : undefined
+function offTime(plan: Plan, state: StepState, steps: readonly StepState[], air: readonly AirReading[]): OffTime | undefined {
+  const wait = isDone(state) && state.step.gate ? waitOf(plan, state.step, steps, air) : undefined
+  if (!wait || !isDone(state)) return undefined
+  const off = { step: state.step.id, purpose: wait.purpose }
+  const early = secondsBetween(state.at, wait.until)
+  if (early > NEAR) return { ...off, when: 'early', by: early }
+  const late = wait.latest ? secondsBetween(wait.latest, state.at) : 0
+  return late > NEAR ? { ...off, when: 'late', by: late } : undefined
 }
 
-/** The steps that were skipped, which the plan's figures pass over. */
-export const leftOut = (steps: readonly StepState[]): Set<string> =>
-  new Set(steps.filter(state => state.status === 'skipped').map(state => state.step.id))
-
-/** The key of an answer in `checks`. */
-export const checkKey = (step: string, check: string): string => `${step} ${check}`
-
-/** What was looked at, the last answer of each; what was seen at a step before a mend came before it is looked at anew. */
-function answers({ said }: Held): BenchState['checks'] {
-  const found = new Map<string, 'yes' | 'no'>()
-  for (const event of said) {
-    if (event.kind === 'check') found.set(checkKey(event.payload.step, event.payload.check), event.payload.answer)
-    if (event.kind !== 'repair') continue
-    for (const key of found.keys()) if (key.startsWith(`${event.payload.step} `)) found.delete(key)
+/** What was looked at; what was seen at a step before a mend came before it is looked at anew. */
+function answersIn({ said }: Held): Answers {
+  const found = new Map<StepId, Map<string, 'yes' | 'no'>>()
+  for (const { kind, payload } of said) {
+    if (kind === 'check') found.set(payload.step, new Map([...(found.get(payload.step) ?? []), [payload.check, payload.answer]]))
+    if (kind === 'repair' && payload.step !== null) found.delete(payload.step)
   }
   return found
 }

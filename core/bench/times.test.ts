@@ -1,14 +1,14 @@
-import { eventAt, momentAt, planFor } from '../../tests/support/inputs'
-import { leftOut, replay } from './replay'
+import { eventAt, momentAt, planFor, recordOf } from '../../tests/support/inputs'
+import type { AirReading } from '../climate'
+import { boardOf } from './board'
 import { jobOf } from './jobs'
-import { record } from './record'
-import { trace } from '../plan'
 import type { Entry } from './event'
 
 const plan = planFor('apple', 'click-8')
 const done = (step: string): Entry => ({ kind: 'done', payload: { step } })
 const log = [eventAt(0, 1, done('parts')), eventAt(100, 2, done('cut'))]
-const cut = (...rest: Parameters<typeof record> extends [unknown, unknown, ...infer R] ? R : never) => record(plan, log, ...rest).rows.find(row => row.step.id === 'cut')!
+const cut = (air: AirReading[] = [], elsewhere: string[] = []) =>
+  recordOf(plan, log, air, elsewhere).rows.find(row => row.step.id === 'cut')!
 
 describe('hands-on time', () => {
   it('counts from the entry before, on whatever pen that was', () => {
@@ -17,24 +17,25 @@ describe('hands-on time', () => {
   })
   it('a pause is recognised, told, and not counted', () => {
     const late = [log[0]!, eventAt(4000, 2, done('cut'))]
-    const row = record(plan, late).rows.find(one => one.step.id === 'cut')!
+    const row = recordOf(plan, late).rows.find(one => one.step.id === 'cut')!
     expect(row).toMatchObject({ handsOn: row.planned, timing: 'planned' })
     expect(row.pause).toBeCloseTo(4000 - row.planned, 6)
   })
   it('can be put right afterwards, and left as measured again', () => {
-    const right = (seconds: number | null, number: number) => eventAt(5000 + number, number, { kind: 'time', payload: { step: 'cut', seconds } })
-    const row = (events: typeof log) => record(plan, events).rows.find(one => one.step.id === 'cut')!
+    const right = (seconds: number | null, number: number) =>
+      eventAt(5000 + number, number, { kind: 'time', payload: { step: 'cut', seconds } })
+    const row = (events: typeof log) => recordOf(plan, events).rows.find(one => one.step.id === 'cut')!
     expect(row([...log, right(45, 3)])).toMatchObject({ handsOn: 45, timing: 'yours' })
     expect(row([...log, right(45, 3), right(null, 4)])).toMatchObject({ handsOn: 100, timing: 'measured' })
-    expect(record(plan, [...log, right(45, 3)]).handsOn).toBe(record(plan, log).handsOn - 55)
+    expect(recordOf(plan, [...log, right(45, 3)]).handsOn).toBe(recordOf(plan, log).handsOn - 55)
   })
 })
 
 describe('what is left on a pen tonight', () => {
   const at = (step: string, now: number) => {
     const ids = plan.steps.map(one => one.id)
-    const state = replay(plan, ids.slice(0, ids.indexOf(step)).map((id, index, all) => eventAt((index - all.length + 1) * 60, index, done(id))))
-    return jobOf('P', state, trace(state.plan, leftOut(state.steps)), momentAt(now)).pieces
+    const before = ids.slice(0, ids.indexOf(step)).map((id, index, all) => eventAt((index - all.length + 1) * 60, index, done(id)))
+    return jobOf('P', boardOf(plan, before), momentAt(now)).pieces
   }
   it('begins with what a running wait has left, and goes on with the waits to come', () => {
     const pieces = at('coat.2', 30)

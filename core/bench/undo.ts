@@ -1,8 +1,9 @@
 import type { BenchEvent, EventOf } from './event'
 
 /**
- * Which entries are taken back; all others are in force. An entry is taken back while an undo of it is in force, and an undo can itself be taken back, to any depth. Undos that take one
- * another back in a ring, which no bench makes, and undos that hang on such a ring, take nothing back. Depends on the set of events only, not on their order.
+ * Which entries are taken back; all others are in force. An entry is taken back while an undo of it is in force, and an undo can itself
+ * be taken back, to any depth. Undos that take one another back in a ring, which no bench makes, and undos that hang on such a ring,
+ * take nothing back. Depends on the set of events only, not on their order.
  */
 export function takenBack(events: readonly BenchEvent[]): Set<string> {
   const undos = events.filter((event): event is EventOf<'undo'> => event.kind === 'undo')
@@ -17,7 +18,7 @@ export function takenBack(events: readonly BenchEvent[]): Set<string> {
   for (const undo of judged) {
     for (const target of targetsOf(undo)) {
       if (!back.has(undo.id)) back.add(target)
-      const left = waiting.get(target)! - 1
+      const left = (waiting.get(target) ?? 0) - 1
       waiting.set(target, left)
       const other = byId.get(target)
       // An undo is judged when its last undo is; those in a ring never are, and so stay in force.

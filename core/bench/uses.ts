@@ -1,19 +1,19 @@
-import { trace, volumeOfCoat, type Plan } from '../plan'
-import { replay } from './replay'
-import type { BenchEvent } from './event'
+import { volumeOfCoat } from '../plan'
+import type { Board } from './board'
+import { isDone } from './replay'
 
-/** What one coat took from a bottle: when, and how much, ml. */
+/** What one coat took from a bottle. */
 export interface Use {
+  /** Of which product, by its id. */
   product: string
+  /** When, ISO 8601. */
   at: string
+  /** How much, ml. */
   ml: number
 }
 
 /** What the coats of a pen that are on have taken from the bottles. */
-export function usesOf(planned: Plan, events: Iterable<BenchEvent>): Use[] {
-  const { plan, steps } = replay(planned, events)
-  const on = steps.flatMap(({ step, status, at }) => step.kind === 'coat' && status === 'done' ? [{ step, at: at! }] : [])
-  if (!on.length) return []
-  const { size } = trace(plan)
-  return on.map(({ step, at }) => ({ product: step.product.id, at, ml: volumeOfCoat(plan, size, step) }))
-}
+export const usesOf = ({ state: { plan, steps }, traced: { size } }: Board): Use[] =>
+  steps.filter(isDone).flatMap(({ step, at }): Use[] =>
+    step.kind === 'coat' ? [{ product: step.product.id, at, ml: volumeOfCoat(plan, size, step) }] : [],
+  )

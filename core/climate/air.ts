@@ -1,6 +1,8 @@
 /** The air of the workshop: °C and % relative humidity. */
 export interface Climate {
+  /** Temperature, °C. */
   celsius: number
+  /** Relative humidity, %. */
   humidity: number
 }
 
@@ -10,8 +12,8 @@ export interface Climate {
  */
 export function dewPoint(celsius: number, relativeHumidity: number): number {
   if (!(relativeHumidity > 0 && relativeHumidity <= 100)) throw new RangeError('Humidity must lie above 0 and up to 100 %.')
-  const gamma = Math.log(relativeHumidity / 100) + 17.62 * celsius / (243.12 + celsius)
-  return 243.12 * gamma / (17.62 - gamma)
+  const gamma = Math.log(relativeHumidity / 100) + (17.62 * celsius) / (243.12 + celsius)
+  return (243.12 * gamma) / (17.62 - gamma)
 }
 
 /**
@@ -29,5 +31,5 @@ export function equilibriumMoisture(celsius: number, relativeHumidity: number): 
   const k2 = 1.91 + 0.0407 * t - 0.000293 * t * t
   const kh = k * h
   const bound = (k1 * kh + 2 * k1 * k2 * kh * kh) / (1 + k1 * kh + k1 * k2 * kh * kh)
-  return 1800 / w * (kh / (1 - kh) + bound)
+  return (1800 / w) * (kh / (1 - kh) + bound)
 }

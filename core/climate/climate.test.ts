@@ -6,23 +6,35 @@ import { airFaults } from './faults'
 import { latestIn, waitIn } from './wait'
 
 // [mem] of the Wood Handbook (USDA Forest Products Laboratory), chapter 4, table at 21.1 °C.
-it.each([[10, 2.5], [30, 6.2], [50, 9.2], [65, 12.0], [80, 16.0], [90, 20.5]])('wood at 21.1 °C and %d %% settles at %d %%', (humidity, moisture) => {
+it.each([
+  [10, 2.5],
+  [30, 6.2],
+  [50, 9.2],
+  [65, 12.0],
+  [80, 16.0],
+  [90, 20.5],
+])('wood at 21.1 °C and %d %% settles at %d %%', (humidity, moisture) => {
   expect(Math.abs(equilibriumMoisture(21.1, humidity) - moisture)).toBeLessThanOrEqual(0.2)
 })
 
 // [mem] of WMO No. 8 and common tables.
-it.each([[20, 50, 9.3], [25, 60, 16.7]])('dew point at %d °C and %d %% is %d °C', (celsius, humidity, dew) => {
+it.each([
+  [20, 50, 9.3],
+  [25, 60, 16.7],
+])('dew point at %d °C and %d %% is %d °C', (celsius, humidity, dew) => {
   expect(dewPoint(celsius, humidity)).toBeCloseTo(dew, 1)
 })
 
 it('agrees with a psychrometrics package from 0 to 40 °C and 10 to 100 % within a tenth of a degree (psychrolib)', () => {
   psychrolib.SetUnitSystem(psychrolib.SI)
-  fc.assert(fc.property(fc.double({ min: 0.1, max: 40, noNaN: true }), fc.double({ min: 10, max: 100, noNaN: true }), (celsius, humidity) => {
-    // Below the freezing point the package answers the frost point.
-    const dew = dewPoint(celsius, humidity)
-    fc.pre(dew > 0.5)
-    expect(Math.abs(dew - psychrolib.GetTDewPointFromRelHum(celsius, humidity / 100))).toBeLessThan(0.1)
-  }))
+  fc.assert(
+    fc.property(fc.double({ min: 0.1, max: 40, noNaN: true }), fc.double({ min: 10, max: 100, noNaN: true }), (celsius, humidity) => {
+      // Below the freezing point the package answers the frost point.
+      const dew = dewPoint(celsius, humidity)
+      fc.pre(dew > 0.5)
+      expect(Math.abs(dew - psychrolib.GetTDewPointFromRelHum(celsius, humidity / 100))).toBeLessThan(0.1)
+    }),
+  )
 })
 
 it('saturated air is at its dew point; what is no humidity is refused', () => {
@@ -33,14 +45,21 @@ it('saturated air is at its dew point; what is no humidity is refused', () => {
 
 describe('waitIn', () => {
   const base = given('base', 60, 's')
-  const wait = (celsius: number, humidity: number, setsBy: 'moisture' | 'warmth' = 'moisture') => waitIn({ celsius, humidity }, base, setsBy, 'wait').value
+  const wait = (celsius: number, humidity: number, setsBy: 'moisture' | 'warmth' = 'moisture') =>
+    waitIn({ celsius, humidity }, base, setsBy, 'wait').value
 
   it('is the base at 21 °C and 50 to 65 %', () => expect([wait(21, 50), wait(21, 65)]).toEqual([60, 60]))
   it('doubles for 10 °C less and halves for 10 °C more', () => expect([wait(11, 55), wait(31, 55)]).toEqual([120, 30]))
   it('grows as 50 / RH in dry air, for CA only', () => expect([wait(21, 25), wait(21, 25, 'warmth')]).toEqual([120, 60]))
   it('never grows with warmth or moisture (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ min: 6, max: 99, noNaN: true }), (celsius, humidity) =>
-      wait(celsius + 1, humidity) <= wait(celsius, humidity) && wait(celsius, humidity + 1) <= wait(celsius, humidity)))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 40, noNaN: true }),
+        fc.double({ min: 6, max: 99, noNaN: true }),
+        (celsius, humidity) =>
+          wait(celsius + 1, humidity) <= wait(celsius, humidity) && wait(celsius, humidity + 1) <= wait(celsius, humidity),
+      ),
+    )
   })
   it('says what went into it', () => {
     const figure = waitIn({ celsius: 18.5, humidity: 40 }, base, 'moisture', 'wait')
@@ -57,7 +76,8 @@ describe('waitIn', () => {
 })
 
 describe('what the air would do', () => {
-  const kinds = (celsius: number, humidity: number, setsBy: 'moisture' | 'solvent' | 'warmth') => airFaults({ celsius, humidity }, setsBy).map(fault => fault.kind)
+  const kinds = (celsius: number, humidity: number, setsBy: 'moisture' | 'solvent' | 'warmth') =>
+    airFaults({ celsius, humidity }, setsBy).map(fault => fault.kind)
   it('CA blooms above 65 %, a solvent finish blushes above 75 % or near its dew point, and cold holds all of them up [trade]', () => {
     expect(kinds(20, 64, 'moisture')).toEqual([])
     expect(kinds(20, 66, 'moisture')).toEqual(['bloom'])
@@ -67,4 +87,18 @@ describe('what the air would do', () => {
     expect(kinds(20, 85, 'solvent')).toEqual(['dew'])
     expect(kinds(8, 50, 'warmth')).toEqual(['cold'])
   })
+})
+
+it('a label’s figure grows by cold and dryness together, and never shrinks', () => {
+  const base = given('next coat', 100, 's')
+  const wait = (celsius: number, humidity: number, label: boolean) =>
+    waitIn({ celsius, humidity }, base, 'moisture', 'wait', { label }).value
+  for (const [celsius, humidity] of [[11, 30], [21, 30], [11, 55], [25, 30], [30, 55], [30, 80]] as const) {
+    const ours = wait(celsius, humidity, false)
+    expect(wait(celsius, humidity, true)).toBeCloseTo(Math.max(100, ours), 9)
+    // Each of the two counts by itself: what air does to a wait is the product of both.
+    expect(ours).toBeCloseTo((wait(celsius, 55, false) * wait(21, humidity, false)) / 100, 9)
+  }
+  expect(wait(11, 30, true)).toBeGreaterThan(wait(21, 30, true))
+  expect(wait(21, 30, true)).toBeGreaterThan(100)
 })

@@ -1,10 +1,14 @@
+import { decimal } from '../format'
 import { dewPoint, type Climate } from './air'
 import type { SetsBy } from './wait'
 
 /** What this air would do to a finish, and what to do before its bottle is opened. */
 export interface AirFault {
+  /** What the air would do. */
   kind: 'bloom' | 'blush' | 'dew' | 'cold'
+  /** The same in a sentence. */
   says: string
+  /** What to do first. */
   remedy: string
 }
 
@@ -16,15 +20,30 @@ export const DEW_MARGIN = 3
 /** Below this a film sets slowly and may stay soft or cloudy, °C [trade: most labels say 10 °C]. */
 export const COLD = 10
 
-/** The faults that a finish which sets in this way would take in this air; none where the air suits it. The work is taken to be as warm as the air. */
+/**
+ * The faults that a finish which sets in this way would take in this air; none where the air suits it. The work is taken to be as warm
+ * as the air.
+ */
 export function airFaults(climate: Climate, setsBy: SetsBy): AirFault[] {
   const { celsius, humidity } = climate
   const found: AirFault[] = []
   const margin = celsius - dewPoint(celsius, Math.min(100, Math.max(1, humidity)))
-  const damp = `${humidity.toFixed(0)} % humidity`
-  if (setsBy === 'moisture' && humidity > BLOOM_HUMIDITY) found.push({ kind: 'bloom', says: `At ${damp} CA may bloom white.`, remedy: 'Warm or dry the air, or coat on a drier evening.' })
-  if (setsBy === 'solvent' && margin < DEW_MARGIN) found.push({ kind: 'dew', says: `The air is ${margin.toFixed(1)} degrees from its dew point: water settles on the coat and it blushes.`, remedy: 'Warm the shop and the work before the bottle is opened.' })
-  else if (setsBy === 'solvent' && humidity > BLUSH_HUMIDITY) found.push({ kind: 'blush', says: `At ${damp} a solvent finish may blush white.`, remedy: 'Dry the air, or wait for a drier evening.' })
-  if (celsius < COLD) found.push({ kind: 'cold', says: `At ${celsius.toFixed(0)} °C a film sets slowly and may stay soft.`, remedy: 'Warm the shop, the work and the bottle first.' })
+  const damp = `${decimal(humidity)} % humidity`
+  if (setsBy === 'moisture' && humidity > BLOOM_HUMIDITY)
+    found.push({ kind: 'bloom', says: `At ${damp} CA may bloom white.`, remedy: 'Warm or dry the air, or coat on a drier evening.' })
+  if (setsBy === 'solvent' && margin < DEW_MARGIN)
+    found.push({
+      kind: 'dew',
+      says: `The air is ${decimal(margin, 1)} degrees from its dew point: water settles on the coat and it blushes.`,
+      remedy: 'Warm the shop and the work before the bottle is opened.',
+    })
+  else if (setsBy === 'solvent' && humidity > BLUSH_HUMIDITY)
+    found.push({ kind: 'blush', says: `At ${damp} a solvent finish may blush white.`, remedy: 'Dry the air, or wait for a drier evening.' })
+  if (celsius < COLD)
+    found.push({
+      kind: 'cold',
+      says: `At ${decimal(celsius)} °C a film sets slowly and may stay soft.`,
+      remedy: 'Warm the shop, the work and the bottle first.',
+    })
   return found
 }

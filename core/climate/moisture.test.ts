@@ -18,7 +18,11 @@ it.each<[string, MoistureReading[], RegExp]>([
   expect(moistureFrom(readings, blank, air, day(1))).toEqual({ known: false, says: expect.stringMatching(says) })
 })
 
-it('resin needs no weighing', () => expect(moistureFrom([], { thickness: 20, resin: true }, air, day(1))).toMatchObject({ known: false, says: expect.stringMatching(/Resin/) }))
+it('resin needs no weighing', () =>
+  expect(moistureFrom([], { thickness: 20, resin: true }, air, day(1))).toMatchObject({
+    known: false,
+    says: expect.stringMatching(/Resin/),
+  }))
 
 it('finds a blank that no longer loses mass dry, and one that loses much wet', () => {
   const still = moistureFrom([grams(0, 44.1), grams(10, 44.1), grams(20, 44.1), grams(30, 44.1)], blank, air, day(30))
@@ -34,13 +38,20 @@ it('a meter reading alone says where it stands, within the meter’s error', () 
 })
 
 it('more weighings make it surer', () => {
-  const at = (days: number[]) => moistureFrom(days.map(one => grams(one, Math.round(mass(one, 12, 14) * 10) / 10)), blank, air, day(30))
+  const at = (days: number[]) =>
+    moistureFrom(
+      days.map(one => grams(one, Math.round(mass(one, 12, 14) * 10) / 10)),
+      blank,
+      air,
+      day(30),
+    )
   const [two, five] = [at([0, 10]), at([0, 7, 14, 21, 30])]
   if (!two.known || !five.known) throw new Error('Should be known.')
   expect(five.now.high - five.now.low).toBeLessThan(two.now.high - two.now.low)
 })
 
-it('the range holds the truth about as often as it says, for blanks drawn at random from all that is usual (seeded simulation, written apart)', () => {
+it('the range holds the truth about as often as it says, for blanks drawn at random from all that is usual (seeded simulation, '
+  + 'written apart)', () => {
   let seed = 99
   const random = () => (seed = (seed * 16_807) % 2_147_483_647) / 2_147_483_647
   const normal = () => Math.sqrt(-2 * Math.log(random())) * Math.cos(2 * Math.PI * random())
@@ -52,7 +63,12 @@ it('the range holds the truth about as often as it says, for blanks drawn at ran
     const meanAir = shop + 0.6 * normal()
     const truth = (days: number) => meanAir + first * Math.exp(-days / tau)
     const times = [0, 3 + 8 * random(), 14 + 10 * random()]
-    const found = moistureFrom(times.map(one => grams(one, dry * (1 + truth(one) / 100) + 0.1 * normal())), blank, air, day(30))
+    const found = moistureFrom(
+      times.map(one => grams(one, dry * (1 + truth(one) / 100) + 0.1 * normal())),
+      blank,
+      air,
+      day(30),
+    )
     if (!found.known) throw new Error('Should be known.')
     all++
     if (truth(30) >= found.now.low && truth(30) <= found.now.high) inside++

@@ -2,7 +2,11 @@ import fc from 'fast-check'
 import { airAt, waitEnds, type AirReading } from './running'
 
 const START = Date.parse('2026-11-23T18:00:00.000Z')
-const at = (minutes: number, celsius: number, humidity = 55): AirReading => ({ at: new Date(START + minutes * 60_000).toISOString(), celsius, humidity })
+const at = (minutes: number, celsius: number, humidity = 55): AirReading => ({
+  at: new Date(START + minutes * 60_000).toISOString(),
+  celsius,
+  humidity,
+})
 const planned = { celsius: 21, humidity: 55 }
 /** Ten minutes at 21 °C; twice as long for ten degrees less. */
 const length = ({ celsius }: { celsius: number }) => 600 * 2 ** ((21 - celsius) / 10)
@@ -24,11 +28,13 @@ it('air read before it began counts from its beginning, air read after its end n
 it('readings of the same air change nothing, and a colder one never shortens it (property)', () => {
   const times = fc.uniqueArray(fc.integer({ min: -30, max: 30 }), { maxLength: 5 }).map(list => list.sort((a, b) => a - b))
   fc.assert(fc.property(times, moments => Math.abs(minutes(moments.map(moment => at(moment, 21))) - 10) < 1e-9))
-  fc.assert(fc.property(times, fc.array(fc.integer({ min: 5, max: 35 }), { minLength: 5, maxLength: 5 }), (moments, warm) => {
-    const readings = moments.map((moment, index) => at(moment, warm[index]!))
-    const colder = readings.map(reading => ({ ...reading, celsius: reading.celsius - 3 }))
-    return minutes(colder) >= minutes(readings) - 1e-9
-  }))
+  fc.assert(
+    fc.property(times, fc.array(fc.integer({ min: 5, max: 35 }), { minLength: 5, maxLength: 5 }), (moments, warm) => {
+      const readings = moments.map((moment, index) => at(moment, warm[index]!))
+      const colder = readings.map(reading => ({ ...reading, celsius: reading.celsius - 3 }))
+      return minutes(colder) >= minutes(readings) - 1e-9
+    }),
+  )
 })
 
 it('tells the air at a moment', () => {

@@ -7,8 +7,9 @@ export interface AirReading extends Climate {
 }
 
 /**
- * When a wait that began at `from` (ms) ends, in ms, if the air changed while it ran: in every stretch of unchanged air the part of the wait goes by that this air lets go by. `length` is the whole wait in an air, s. Before the first of the
- * `readings` (in the order of time) the air is as planned; after the last it stays.
+ * When a wait that began at `from` (ms) ends, in ms, if the air changed while it ran: in every stretch of unchanged air the part of the
+ * wait goes by that this air lets go by. `length` is the whole wait in an air, s. Before the first of the `readings` (in the order of
+ * time) the air is as planned; after the last it stays.
  */
 export function waitEnds(from: number, planned: Climate, readings: readonly AirReading[], length: (air: Climate) => number): number {
   let air = planned
@@ -28,4 +29,5 @@ export function waitEnds(from: number, planned: Climate, readings: readonly AirR
 }
 
 /** The air at a moment (ISO 8601): the last reading not after it, else as planned. */
-export const airAt = (moment: string, planned: Climate, readings: readonly AirReading[]): Climate => readings.findLast(reading => reading.at <= moment) ?? planned
+export const airAt = (moment: string, planned: Climate, readings: readonly AirReading[]): Climate =>
+  readings.findLast(reading => reading.at <= moment) ?? planned

@@ -2,6 +2,7 @@ import type { DefectKind } from './defect'
 
 /** Something that can be known about how a defect came about: out of the log, or by asking. */
 export interface Evidence {
+  /** Its id in the catalogue. */
   id: string
   /** Asked so that “yes” means it holds; absent where only the log can tell. */
   ask?: string
@@ -11,9 +12,13 @@ export interface Evidence {
 
 /** A cause of one kind of defect. */
 export interface Cause {
+  /** Its id in the catalogue. */
   id: string
+  /** Of which defect. */
   kind: DefectKind
+  /** What happened, in a sentence. */
   says: string
+  /** What to do differently next time. */
   avoid: string
   /** How often it is behind such a defect before anything is known, as parts of all its causes. */
   prior: number
@@ -23,9 +28,13 @@ export interface Cause {
 
 /** What is known of one piece of evidence, in words. */
 export interface Finding {
+  /** The id of what was looked for. */
   evidence: string
+  /** Whether it was found. */
   holds: boolean
+  /** What was found, in a sentence. */
   says: string
+  /** Who says so. */
   from: 'log' | 'answer'
 }
 

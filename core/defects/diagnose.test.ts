@@ -9,7 +9,11 @@ const small: readonly Cause[] = [
   { id: 'a', kind: 'chip', says: 'A', avoid: '', prior: 2, speaks: { e: 0.9, f: 0.5 } },
   { id: 'b', kind: 'chip', says: 'B', avoid: '', prior: 1, speaks: { e: 0.3 } },
 ]
-const pieces: readonly Evidence[] = [{ id: 'e', base: 0.2, ask: 'E?' }, { id: 'f', base: 0.1, ask: 'F?' }, { id: 'g', base: 0.5, ask: 'G?' }]
+const pieces: readonly Evidence[] = [
+  { id: 'e', base: 0.2, ask: 'E?' },
+  { id: 'f', base: 0.1, ask: 'F?' },
+  { id: 'g', base: 0.5, ask: 'G?' },
+]
 const finding = (id: string, holds: boolean): Finding => ({ evidence: id, holds, says: id, from: 'log' })
 const chanceOf = (told: ReturnType<typeof diagnose>, id: string) => told.causes.find(one => one.id === id)!.chance
 
@@ -24,7 +28,11 @@ describe('Bayes’ rule against a table worked by hand', () => {
   // And without f: × 0.5, 0.9, 0.9 = 0.27, 0.081, 0.018, sum 0.369.
   it('two findings, one of them that something is not so', () => {
     const told = diagnose('chip', small, pieces, [finding('e', true), finding('f', false)])
-    expect(told.causes.map(one => [one.id, Number(one.chance.toFixed(6))])).toEqual([['a', Number((0.27 / 0.369).toFixed(6))], ['b', Number((0.081 / 0.369).toFixed(6))], [OTHER, Number((0.018 / 0.369).toFixed(6))]])
+    expect(told.causes.map(one => [one.id, Number(one.chance.toFixed(6))])).toEqual([
+      ['a', Number((0.27 / 0.369).toFixed(6))],
+      ['b', Number((0.081 / 0.369).toFixed(6))],
+      [OTHER, Number((0.018 / 0.369).toFixed(6))],
+    ])
   })
   // Four judged defects, all b: priors become (0.6 · 8, 0.3 · 8 + 4, 0.1 · 8) / 12 = 0.4, 0.5333, 0.0667.
   it('the shop’s own history moves the priors', () => {
@@ -52,17 +60,23 @@ it('without any written cause there is only something else, and nothing to ask',
   expect(diagnose('oval', small, pieces, [])).toEqual({ causes: [expect.objectContaining({ id: OTHER, chance: 1 })] })
 })
 
-it('whatever is found, chances add up to one, a later finding stands for an earlier, and what nobody names changes nothing (property)', () => {
-  const anyFinding = fc.record({ id: fc.constantFrom(...evidence.map(one => one.id)), holds: fc.boolean() }).map(({ id, holds }) => finding(id, holds))
-  fc.assert(fc.property(fc.constantFrom(...defectKinds), fc.array(anyFinding, { maxLength: 25 }), (kind, found) => {
-    const told = diagnose(kind, causes, evidence, found)
-    expect(told.causes.reduce((sum, one) => sum + one.chance, 0)).toBeCloseTo(1, 9)
-    for (const one of told.causes) expect(one.chance).toBeGreaterThan(0)
-    const last = [...new Map(found.map(one => [one.evidence, one])).values()]
-    expect(diagnose(kind, causes, evidence, last).causes.map(one => one.chance)).toEqual(told.causes.map(one => one.chance))
-    expect(diagnose(kind, causes, evidence, [...found, finding('nobody names this', true)])).toEqual(told)
-    if (told.question) expect(found.some(one => one.evidence === told.question!.id)).toBe(false)
-  }), { numRuns: 200 })
+it('whatever is found, chances add up to one, a later finding stands for an earlier, and what nobody names changes nothing '
+  + '(property)', () => {
+  const anyFinding = fc
+    .record({ id: fc.constantFrom(...evidence.map(one => one.id)), holds: fc.boolean() })
+    .map(({ id, holds }) => finding(id, holds))
+  fc.assert(
+    fc.property(fc.constantFrom(...defectKinds), fc.array(anyFinding, { maxLength: 25 }), (kind, found) => {
+      const told = diagnose(kind, causes, evidence, found)
+      expect(told.causes.reduce((sum, one) => sum + one.chance, 0)).toBeCloseTo(1, 9)
+      for (const one of told.causes) expect(one.chance).toBeGreaterThan(0)
+      const last = [...new Map(found.map(one => [one.evidence, one])).values()]
+      expect(diagnose(kind, causes, evidence, last).causes.map(one => one.chance)).toEqual(told.causes.map(one => one.chance))
+      expect(diagnose(kind, causes, evidence, [...found, finding('nobody names this', true)])).toEqual(told)
+      if (told.question) expect(found.some(one => one.evidence === told.question!.id)).toBe(false)
+    }),
+    { numRuns: 200 },
+  )
 })
 
 describe('the written tables', () => {
@@ -78,7 +92,13 @@ describe('the written tables', () => {
     expect(OTHER_PRIOR).toBeLessThan(0.5)
   })
   it('each piece of evidence moves at least one cause by more than its base: none is there for nothing', () => {
-    const named = new Set(causes.flatMap(cause => Object.entries(cause.speaks).filter(([id, often]) => often !== evidence.find(one => one.id === id)!.base).map(([id]) => id)))
+    const named = new Set(
+      causes.flatMap(cause =>
+        Object.entries(cause.speaks)
+          .filter(([id, often]) => often !== evidence.find(one => one.id === id)!.base)
+          .map(([id]) => id),
+      ),
+    )
     expect(evidence.filter(one => !named.has(one.id)).map(one => one.id)).toEqual([])
   })
   it('a cause whose own evidence all holds becomes the likeliest of its defect', () => {

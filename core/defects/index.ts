@@ -1,4 +1,13 @@
-export * from './cause'
-export * from './defect'
-export * from './diagnose'
-export * from './repairs'
+export { OTHER, type Cause, type Evidence, type Finding } from './cause'
+export { defectKinds, foundAt, type Defect, type DefectEntry, type DefectKind, type WorkStage } from './defect'
+export { diagnose, type CauseHistory, type Diagnosis } from './diagnose'
+export {
+  repairs,
+  repairWays,
+  type OwnRecord,
+  type Repair,
+  type RepairOf,
+  type RepairPlace,
+  type RepairRow,
+  type RepairWay,
+} from './repairs'

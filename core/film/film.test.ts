@@ -33,8 +33,19 @@ it('the thinnest place holds in 95 of 100 seeded random films, drawn coat by coa
 })
 
 describe('against a simulation written apart from the model: coats, levelling and polish at 20 000 places', () => {
-  // Two thin coats of which 70 % stay, three thin, level with scratches of 4, three thin, level again, then a finer grit; each coat spreads by a fifth, all in µm.
-  const plan: FilmStep[] = [coat(thin, 0.7), coat(thin, 0.7), coat(thin), { kind: 'level', scratch: 4 }, coat(thin), coat(thin), coat(thin), { kind: 'level', scratch: 4 }, { kind: 'smooth', scratchBefore: 4 }]
+  // Two thin coats of which 70 % stay, three thin, level with scratches of 4, three thin, level again, then a finer grit; each coat
+  // spreads by a fifth, all in µm.
+  const plan: FilmStep[] = [
+    coat(thin, 0.7),
+    coat(thin, 0.7),
+    coat(thin),
+    { kind: 'level', scratch: 4 },
+    coat(thin),
+    coat(thin),
+    coat(thin),
+    { kind: 'level', scratch: 4 },
+    { kind: 'smooth', scratchBefore: 4 },
+  ]
   const { normal } = chance(7)
   const uneven = (coats: number) => 0.6 * 4 * Math.sqrt(coats)
   const places = Array.from({ length: 20_000 }, () => {
@@ -55,7 +66,9 @@ describe('against a simulation written apart from the model: coats, levelling an
     const first = filmAfter(plan.slice(0, 3))
     for (const takes of [15, 17, 19, 21]) {
       // Three standard errors of 20 000 drawn places.
-      expect(Math.abs(sandThrough(first, takes).open - places.filter(place => place.first < takes).length / places.length)).toBeLessThan(0.011)
+      expect(Math.abs(sandThrough(first, takes).open - places.filter(place => place.first < takes).length / places.length)).toBeLessThan(
+        0.011,
+      )
       expect(sandThrough(first, takes / 2).edges).toBeCloseTo(sandThrough(first, takes).open, 9)
     }
   })
@@ -74,26 +87,43 @@ it('volume is surface × wet thickness × waste (worked by hand)', () => {
 })
 
 describe('coatsNeeded', () => {
-  const steps = (onTop: number, level: number) => (count: number): FilmStep[] =>
-    [...Array.from({ length: count }, (_, index) => coat(thin, index < 2 ? onTop : 1)), { kind: 'level', scratch: level }]
+  const steps
+    = (onTop: number, level: number) =>
+      (count: number): FilmStep[] => [
+        ...Array.from({ length: count }, (_, index) => coat(thin, index < 2 ? onTop : 1)),
+        { kind: 'level', scratch: level },
+      ]
 
   it('is the fewest that will do (property)', () => {
-    fc.assert(fc.property(fc.integer({ min: 5, max: 80 }), fc.double({ min: 0.1, max: 1, noNaN: true }), (target, onTop) => {
-      const { coats, film } = coatsNeeded(target, steps(onTop, 4))
-      expect(thinnest(film)).toBeGreaterThanOrEqual(target)
-      if (coats > 1) expect(thinnest(filmAfter(steps(onTop, 4)(coats - 1)))).toBeLessThan(target)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 5, max: 80 }), fc.double({ min: 0.1, max: 1, noNaN: true }), (target, onTop) => {
+        const { coats, film } = coatsNeeded(target, steps(onTop, 4))
+        expect(thinnest(film)).toBeGreaterThanOrEqual(target)
+        if (coats > 1) expect(thinnest(filmAfter(steps(onTop, 4)(coats - 1)))).toBeLessThan(target)
+      }),
+    )
   })
 
   it('grows with the target, with soaking, with unevenness and with what levelling takes (property)', () => {
-    fc.assert(fc.property(fc.integer({ min: 5, max: 60 }), fc.double({ min: 0.1, max: 0.9, noNaN: true }), fc.double({ min: 0, max: 8, noNaN: true }), (target, onTop, level) => {
-      const { coats } = coatsNeeded(target, steps(onTop, level))
-      expect(coatsNeeded(target + 10, steps(onTop, level)).coats).toBeGreaterThanOrEqual(coats)
-      expect(coatsNeeded(target, steps(onTop / 2, level)).coats).toBeGreaterThanOrEqual(coats)
-      expect(coatsNeeded(target, steps(onTop, level + 3)).coats).toBeGreaterThanOrEqual(coats)
-      const rough = (count: number) => steps(onTop, level)(count).map(step => step.kind === 'coat' ? { ...step, product: { ...step.product, unevenness: 12 } } : step)
-      expect(coatsNeeded(target, rough).coats).toBeGreaterThanOrEqual(coats)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 5, max: 60 }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        fc.double({ min: 0, max: 8, noNaN: true }),
+        (target, onTop, level) => {
+          const { coats } = coatsNeeded(target, steps(onTop, level))
+          expect(coatsNeeded(target + 10, steps(onTop, level)).coats).toBeGreaterThanOrEqual(coats)
+          expect(coatsNeeded(target, steps(onTop / 2, level)).coats).toBeGreaterThanOrEqual(coats)
+          expect(coatsNeeded(target, steps(onTop, level + 3)).coats).toBeGreaterThanOrEqual(coats)
+          const rough = (count: number) =>
+            steps(
+              onTop,
+              level,
+            )(count).map(step => (step.kind === 'coat' ? { ...step, product: { ...step.product, unevenness: 12 } } : step))
+          expect(coatsNeeded(target, rough).coats).toBeGreaterThanOrEqual(coats)
+        },
+      ),
+    )
   })
 
   it('says when no count tried is enough, rather than going on for ever', () => {

@@ -2,6 +2,7 @@ import { applicatorFactor, type Applicator, type FilmBuild } from './product'
 
 /** A film on the wood; all in µm. */
 export interface Film {
+  /** Mean thickness, µm. */
   mean: number
   /** Standard deviation of the mean build, from coat to coat. */
   sd: number
@@ -10,8 +11,8 @@ export interface Film {
 }
 
 /**
- * One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm. To cut back is to
- * level a thin coat lightly: it may go down to the wood, but never takes wood.
+ * One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm. To
+ * cut back is to level a thin coat lightly: it may go down to the wood, but never takes wood.
  */
 export type FilmStep
   = | { kind: 'coat', product: Pick<FilmBuild, 'build' | 'unevenness'>, onTop: number, applicator: Applicator }
@@ -26,9 +27,9 @@ export const COAT_SPREAD = 0.2
 const Z95 = 1.645
 
 /**
- * The film after one more step. A coat adds its build (what does not soak in), with spread and unevenness in quadrature. Levelling takes the
- * peaks (half the unevenness) and its own scratch depth, and leaves it even; each finer grit takes the depth of the scratches before it.
- * The scratches of the levelling grit are so counted twice, on the safe side.
+ * The film after one more step. A coat adds its build (what does not soak in), with spread and unevenness in quadrature. Levelling
+ * takes the peaks (half the unevenness) and its own scratch depth, and leaves it even; each finer grit takes the depth of the scratches
+ * before it. The scratches of the levelling grit are so counted twice, on the safe side.
  */
 export function filmStep(film: Film, step: FilmStep): Film {
   switch (step.kind) {
@@ -40,12 +41,14 @@ export function filmStep(film: Film, step: FilmStep): Film {
         unevenness: Math.hypot(film.unevenness, step.product.unevenness * applicatorFactor[step.applicator]),
       }
     }
-    case 'level': return { ...film, mean: film.mean - film.unevenness / 2 - step.scratch, unevenness: 0 }
+    case 'level':
+      return { ...film, mean: film.mean - film.unevenness / 2 - step.scratch, unevenness: 0 }
     case 'cut back': {
       const mean = film.mean - film.unevenness / 2 - step.scratch
       return mean > 0 ? { ...film, mean, unevenness: 0 } : noFilm
     }
-    case 'smooth': return { ...film, mean: film.mean - step.scratchBefore }
+    case 'smooth':
+      return { ...film, mean: film.mean - step.scratchBefore }
   }
 }
 

@@ -8,11 +8,14 @@ export interface FilmBuild {
   unevenness: number
   /** Part of the wet coat that stays once it is dry, 0 to 1. */
   solids: number
+  /** Where the figures are from. */
   source: Source
 }
 
 /** How a coat is put on: closed-cell foam lays it more evenly than paper towel; a spray and a stick need no hand. */
-export type Applicator = 'foam' | 'towel' | 'spray' | 'stick'
+export const applicators = ['foam', 'towel', 'spray', 'stick'] as const
+/** One of them. */
+export type Applicator = (typeof applicators)[number]
 
 /** Unevenness of a coat put on this way, against paper towel [model; foam from the trade's preference]. */
 export const applicatorFactor: Record<Applicator, number> = { foam: 0.6, towel: 1, spray: 1, stick: 1 }

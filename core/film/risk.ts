@@ -19,7 +19,10 @@ export function sandThroughChance(film: Film, takes: number): number {
 }
 
 /** The chance of a sand-through where a levelling and the grits that follow it take so much (µm) of a film. */
-export const sandThrough = (film: Film, takes: number): SandThrough => ({ open: sandThroughChance(film, takes), edges: sandThroughChance(film, EDGE_FACTOR * takes) })
+export const sandThrough = (film: Film, takes: number): SandThrough => ({
+  open: sandThroughChance(film, takes),
+  edges: sandThroughChance(film, EDGE_FACTOR * takes),
+})
 
 /** Standard normal distribution; within the accuracy of the package's error function (about 1e-7) of 0 or 1 it is held there. */
 function below(z: number): number {

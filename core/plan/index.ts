@@ -1,25 +1,80 @@
-export * from './blank'
-export * from './checks'
-export { coatPlaceOf } from './coat-words'
-export * from './compare'
-export * from './difference'
-export * from './inputs'
-export { meanDiameter, passOf } from './ladder'
-export * from './make'
-export * from './method'
-export * from './method-faults'
-export * from './mends'
-export * from './methods'
-export * from './needs'
-export * from './off-time'
-export * from './plan'
-export * from './reading'
-export * from './remarks'
-export * from './revise'
-export * from './sanding'
-export * from './size'
-export * from './speeds'
-export * from './targets'
-export * from './trace'
-export * from './traits'
-export * from './words'
+export {
+  gritAtWork,
+  judgeReading,
+  judgeSpeed,
+  ladderReasons,
+  levellingWays,
+  methodFigures,
+  planDifference,
+  proposals,
+  reviewOf,
+  stepSpeed,
+  waysOnFrom,
+  type DiameterReading,
+  type LadderReasons,
+  type MethodFigures,
+  type Proposal,
+} from './judge'
+export { barePass, coatAsFilm, layersFor, makePlan, revisePlan, usableBare, withWishes } from './make'
+export {
+  endOfRepair,
+  extraCoatId,
+  mendOptions,
+  stageAt,
+  withExtraCoat,
+  withRepairs,
+  type ChosenRepair,
+  type ExtraCoat,
+  type MendOption,
+} from './mend'
+export {
+  cleanHows,
+  coatCount,
+  depthOf,
+  depthPart,
+  depthRange,
+  filmWishes,
+  fixHows,
+  gateKinds,
+  gateSince,
+  glueWishes,
+  gritOverhead,
+  isKind,
+  leastFilm,
+  mayLeave,
+  mendId,
+  phases,
+  planInputs,
+  stepId,
+  stepNature,
+  stripsAll,
+  toolIds,
+  type CoatStep,
+  type GlueWish,
+  type MendId,
+  type Plan,
+  type PlanInputs,
+  type Sizing,
+  type Step,
+  type StepId,
+  type StepKind,
+  type StepOf,
+  type Taught,
+} from './model'
+export {
+  bottleWarnings,
+  chance,
+  checksFor,
+  coatPlace,
+  coatPlaceOf,
+  earlyAdvice,
+  lateAdvice,
+  leavesWords,
+  remarks,
+  riskWords,
+  stepWords,
+  waitWords,
+  type Check,
+  type Remark,
+} from './say'
+export { endsOf, stations, stepWaits, trace, volumeOfCoat, type PlanTrace, type SizedBarrel, type SizedEnd, type StepTrace } from './trace'

@@ -2,74 +2,113 @@ import fc from 'fast-check'
 import { given } from '../figures'
 import { costOfMissing, worthBuying, worthOfSteps } from './advice'
 import { heatOf } from './heat'
-import { bestLadders, stepFor, type LadderProblem, type Rung } from './ladders'
+import { workGrit, type Rung } from './grit'
+import { bestLadders, type LadderProblem } from './ladders'
 import { learnSanding, type SandingObservation } from './learn'
 import type { Medium } from './medium'
 import { freshSurface } from './surface'
 import { capacity, lifeUsed, timeConstant, timeToRemove, withGrain, work, type Pass } from './work'
 
 const wood: Medium = { kind: 'wood', hardness: given('hardness', 5000, 'N') }
-const pass = (grain: number, change: Partial<Pass> = {}): Pass => ({ origin: `${grain}`, grain, medium: wood, speed: 40, pressure: 1, ...change })
+const pass = (grain: number, change: Partial<Pass> = {}): Pass => ({
+  origin: `${grain}`,
+  grain,
+  medium: wood,
+  speed: 40,
+  pressure: 1,
+  ...change,
+})
 const rung = (grain: number): Rung => ({ id: String(grain), pass: pass(grain) })
-const problem = (grains: number[], change: Partial<LadderProblem> = {}): LadderProblem => ({ from: 30, target: 8, rungs: grains.map(rung), overhead: 25, greatestJump: 2.5, ...change })
+const problem = (grains: number[], change: Partial<LadderProblem> = {}): LadderProblem => ({
+  from: 30,
+  target: 8,
+  rungs: grains.map(rung),
+  overhead: 25,
+  greatestJump: 2.5,
+  ...change,
+})
 const shelf = fc.uniqueArray(fc.integer({ min: 5, max: 150 }), { minLength: 2, maxLength: 12 })
 
 it('with rungs insisted on and refused it equals brute force over all subsets (property)', () => {
-  fc.assert(fc.property(shelf, fc.nat(), fc.nat(), fc.constantFrom(2, 3, Infinity), (grains, keep, drop, jump) => {
-    const insisted = grains[keep % grains.length]!
-    const refused = grains[drop % grains.length]!
-    const stock = grains.filter(grain => grain !== refused || grain === insisted)
-    const [found] = bestLadders(problem(stock, { insist: [String(insisted)], greatestJump: jump }))
-    let best = Infinity
-    for (let bits = 1; bits < 1 << stock.length; bits++) {
-      const chosen = stock.filter((_, index) => bits >> index & 1).sort((a, b) => b - a)
-      if (!chosen.includes(insisted)) continue
-      let [total, scratch] = [0, 30]
-      for (const [index, grain] of chosen.entries()) {
-        const step = stepFor(rung(grain), scratch, 25)
-        total += (index > 0 && chosen[index - 1]! / grain > jump + 1e-9) || !step ? Infinity : step.seconds + step.pieces * 25
-        scratch = 0.3 * grain
+  fc.assert(
+    fc.property(shelf, fc.nat(), fc.nat(), fc.constantFrom(2, 3, Infinity), (grains, keep, drop, jump) => {
+      const insisted = grains[keep % grains.length]!
+      const refused = grains[drop % grains.length]!
+      const stock = grains.filter(grain => grain !== refused || grain === insisted)
+      const [found] = bestLadders(problem(stock, { insist: [String(insisted)], greatestJump: jump }))
+      let best = Infinity
+      for (let bits = 1; bits < 1 << stock.length; bits++) {
+        const chosen = stock.filter((_, index) => (bits >> index) & 1).sort((a, b) => b - a)
+        if (!chosen.includes(insisted)) continue
+        let [total, scratch] = [0, 30]
+        for (const [index, grain] of chosen.entries()) {
+          const step = workGrit(rung(grain), scratch, 25)
+          total += (index > 0 && chosen[index - 1]! / grain > jump + 1e-9) || !step.reaches ? Infinity : step.seconds + step.pieces * 25
+          scratch = 0.3 * grain
+        }
+        if (scratch <= 8 + 1e-9) best = Math.min(best, total)
       }
-      if (scratch <= 8 + 1e-9) best = Math.min(best, total)
-    }
-    expect(found?.seconds ?? Infinity).toBeCloseTo(best, 6)
-  }), { numRuns: 60 })
+      expect(found?.seconds ?? Infinity).toBeCloseTo(best, 6)
+    }),
+    { numRuns: 60 },
+  )
 })
 
 it('no step of the best ladder is worth less than nothing, and no missing one would make it quicker (property)', () => {
-  fc.assert(fc.property(shelf, (grains) => {
-    const one = problem(grains)
-    const [best] = bestLadders(one)
-    if (!best) return
-    expect(worthOfSteps(one, best).every(({ costs }) => costs >= -1e-9)).toBe(true)
-    expect(costOfMissing(one, best).every(({ costs }) => costs >= -1e-9)).toBe(true)
-  }), { numRuns: 60 })
+  fc.assert(
+    fc.property(shelf, (grains) => {
+      const one = problem(grains)
+      const [best] = bestLadders(one)
+      if (!best) return
+      expect(worthOfSteps(one, best).every(({ costs }) => costs >= -1e-9)).toBe(true)
+      expect(costOfMissing(one, best).every(({ costs }) => costs >= -1e-9)).toBe(true)
+    }),
+    { numRuns: 60 },
+  )
 })
 
 it('names the one abrasive worth buying and what it saves: what trying each by itself finds (property)', () => {
-  fc.assert(fc.property(shelf, fc.uniqueArray(fc.integer({ min: 151, max: 300 }).map(grain => grain / 3), { minLength: 1, maxLength: 5 }), (grains, offers) => {
-    const one = problem(grains)
-    const now = bestLadders(one)[0]?.seconds ?? Infinity
-    const each = offers.map(grain => bestLadders(problem([...grains, grain]))[0]?.seconds ?? Infinity)
-    const found = worthBuying(one, offers.map(rung))
-    expect(found?.ladder.seconds ?? now).toBeCloseTo(Math.min(now, ...each), 6)
-    if (found) expect(found.saves).toBe(now - found.ladder.seconds)
-  }), { numRuns: 60 })
+  fc.assert(
+    fc.property(
+      shelf,
+      fc.uniqueArray(
+        fc.integer({ min: 151, max: 300 }).map(grain => grain / 3),
+        { minLength: 1, maxLength: 5 },
+      ),
+      (grains, offers) => {
+        const one = problem(grains)
+        const now = bestLadders(one)[0]?.seconds ?? Infinity
+        const each = offers.map(grain => bestLadders(problem([...grains, grain]))[0]?.seconds ?? Infinity)
+        const found = worthBuying(one, offers.map(rung))
+        expect(found?.ladder.seconds ?? now).toBeCloseTo(Math.min(now, ...each), 6)
+        if (found) expect(found.saves).toBe(now - found.ladder.seconds)
+      },
+    ),
+    { numRuns: 60 },
+  )
 })
 
 describe('pieces', () => {
   it('a worn one takes off less, and its life adds up whatever the pauses (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (first, second) => {
-      const worn = lifeUsed(pass(50), first)
-      expect(lifeUsed(pass(50, { worn }), second)).toBeCloseTo(lifeUsed(pass(50), first + second), 9)
-      expect(capacity(pass(50, { worn }))).toBeCloseTo(capacity(pass(50)) * (1 - worn), 9)
-      const [apart, through] = [work(work(freshSurface('t', 500), pass(50), first), pass(50, { worn }), second), work(freshSurface('t', 500), pass(50), first + second)]
-      expect(apart.removed).toBeCloseTo(through.removed, 6)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (first, second) => {
+        const worn = lifeUsed(pass(50), first)
+        expect(lifeUsed(pass(50, { worn }), second)).toBeCloseTo(lifeUsed(pass(50), first + second), 9)
+        expect(capacity(pass(50, { worn }))).toBeCloseTo(capacity(pass(50)) * (1 - worn), 9)
+        const [apart, through] = [
+          work(work(freshSurface('t', 500), pass(50), first), pass(50, { worn }), second),
+          work(freshSurface('t', 500), pass(50), first + second),
+        ]
+        expect(apart.removed).toBeCloseTo(through.removed, 6)
+      }),
+    )
   })
   it('a with-grain pass crosses out the abrasive’s own rings and leaves those of others standing', () => {
     const sanded = work(freshSurface('gouge', 60), pass(100), 5)
-    expect(withGrain(sanded, pass(100)).scratches.map(scratch => [scratch.origin, scratch.way])).toEqual([['gouge', undefined], ['100', 'along']])
+    expect(withGrain(sanded, pass(100)).scratches.map(scratch => [scratch.origin, scratch.way])).toEqual([
+      ['gouge', undefined],
+      ['100', 'along'],
+    ])
   })
 })
 
@@ -88,10 +127,15 @@ describe('heat', () => {
 describe('learning from logged times', () => {
   const observe = (rate: number, seconds: number, depth = 20): SandingObservation => {
     const [most, tau] = [capacity(pass(50)), timeConstant(pass(50))]
-    return { depth, capacity: most, tau, seconds, gone: most * (1 - Math.exp(-seconds * rate / tau)) >= depth }
+    return { depth, capacity: most, tau, seconds, gone: most * (1 - Math.exp((-seconds * rate) / tau)) >= depth }
   }
   it('answers the default while nothing is logged, and says that nothing is sure', () => {
-    expect(learnSanding([])).toMatchObject({ rate: { likely: expect.closeTo(1, 6) }, capacity: { likely: expect.closeTo(1, 6) }, observations: 0, sureness: expect.closeTo(0, 6) })
+    expect(learnSanding([])).toMatchObject({
+      rate: { likely: expect.closeTo(1, 6) },
+      capacity: { likely: expect.closeTo(1, 6) },
+      observations: 0,
+      sureness: expect.closeTo(0, 6),
+    })
   })
   it('one answer moves it a little, many bring it to the turner’s own rate, and it grows surer', () => {
     let seed = 5
@@ -109,10 +153,13 @@ describe('learning from logged times', () => {
     expect(many.sureness).toBeGreaterThan(one.sureness)
   })
   it('“gone” after a short time never makes a turner slower, “not yet” never quicker (property)', () => {
-    fc.assert(fc.property(fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: 5, max: 30, noNaN: true }), (seconds, depth) => {
-      const base = { depth, capacity: capacity(pass(50)), tau: timeConstant(pass(50)), seconds }
-      expect(learnSanding([{ ...base, gone: true }]).rate.likely).toBeGreaterThanOrEqual(1 - 1e-9)
-      expect(learnSanding([{ ...base, gone: false }]).rate.likely).toBeLessThanOrEqual(1 + 1e-9)
-    }), { numRuns: 30 })
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: 5, max: 30, noNaN: true }), (seconds, depth) => {
+        const base = { depth, capacity: capacity(pass(50)), tau: timeConstant(pass(50)), seconds }
+        expect(learnSanding([{ ...base, gone: true }]).rate.likely).toBeGreaterThanOrEqual(1 - 1e-9)
+        expect(learnSanding([{ ...base, gone: false }]).rate.likely).toBeLessThanOrEqual(1 + 1e-9)
+      }),
+      { numRuns: 30 },
+    )
   })
 })

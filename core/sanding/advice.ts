@@ -1,7 +1,9 @@
-import { bestLadders, type Ladder, type LadderProblem, type Rung } from './ladders'
+import type { Rung } from './grit'
+import { bestLadders, type Ladder, type LadderProblem } from './ladders'
 
 /** Why a step is in a ladder, or why one that is left out is not missed. */
 export interface StepReason {
+  /** Which abrasive. */
   rung: Rung
   /** s that the best ladder without it (or, for one left out, with it) takes longer; Infinity when there is none. */
   costs: number
@@ -10,25 +12,36 @@ export interface StepReason {
 /** What each step of the best ladder is worth: the time the best one without it takes longer. */
 export function worthOfSteps(problem: LadderProblem, ladder: Ladder): StepReason[] {
   return ladder.steps.map(({ rung }) => {
-    const [without] = bestLadders({ ...problem, rungs: problem.rungs.filter(one => one.id !== rung.id), insist: (problem.insist ?? []).filter(id => id !== rung.id) })
+    const [without] = bestLadders({
+      ...problem,
+      rungs: problem.rungs.filter(one => one.id !== rung.id),
+      insist: (problem.insist ?? []).filter(id => id !== rung.id),
+    })
     return { rung, costs: without ? without.seconds - ladder.seconds : Infinity }
   })
 }
 
-/** Why the rungs of the stock that a ladder leaves out are not missed: the time each would add. Those that could not be fitted in are left out of the answer. */
+/**
+ * Why the rungs of the stock that a ladder leaves out are not missed: the time each would add. Those that could not be fitted in are
+ * left out of the answer.
+ */
 export function costOfMissing(problem: LadderProblem, ladder: Ladder): StepReason[] {
   const used = new Set(ladder.steps.map(step => step.rung.id))
-  return problem.rungs.filter(rung => !used.has(rung.id)).flatMap((rung) => {
-    const [withIt] = bestLadders({ ...problem, insist: [...problem.insist ?? [], rung.id] })
-    return withIt ? [{ rung, costs: withIt.seconds - ladder.seconds }] : []
-  })
+  return problem.rungs
+    .filter(rung => !used.has(rung.id))
+    .flatMap((rung) => {
+      const [withIt] = bestLadders({ ...problem, insist: [...(problem.insist ?? []), rung.id] })
+      return withIt ? [{ rung, costs: withIt.seconds - ladder.seconds }] : []
+    })
 }
 
 /** An abrasive that is not in the stock, and what it would save. */
 export interface Purchase {
+  /** What would be bought. */
   rung: Rung
   /** s saved on each ladder; Infinity when there is no ladder without it. */
   saves: number
+  /** The ladder with it. */
   ladder: Ladder
 }
 
@@ -39,5 +52,5 @@ export function worthBuying(problem: LadderProblem, candidates: readonly Rung[])
     const [ladder] = bestLadders({ ...problem, rungs: [...problem.rungs, rung] })
     return ladder && ladder.seconds < now - 1e-9 ? [{ rung, saves: now - ladder.seconds, ladder }] : []
   })
-  return offers.reduce<Purchase | undefined>((best, one) => !best || one.ladder.seconds < best.ladder.seconds ? one : best, undefined)
+  return offers.reduce<Purchase | undefined>((best, one) => (!best || one.ladder.seconds < best.ladder.seconds ? one : best), undefined)
 }

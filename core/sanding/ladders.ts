@@ -1,16 +1,13 @@
-import { capacity, scratchLeft, timeToRemove, type Pass } from './work'
+import { costOf, workGrit, type Rung, type WorkedGrit } from './grit'
+import { capacity, scratchLeft } from './work'
 
-/** One abrasive of the stock that the search may use. */
-export interface Rung {
-  id: string
-  pass: Pass
-}
-
+/** A ladder that is looked for. */
 export interface LadderProblem {
   /** Deepest scratch at the start, µm. */
   from: number
   /** Deepest scratch allowed at the end, µm. */
   target: number
+  /** Abrasives to choose from. */
   rungs: readonly Rung[]
   /** Change of paper, with-grain pass, wipe and look, s for each step. */
   overhead: number
@@ -24,39 +21,16 @@ export interface LadderProblem {
   stepBy?: (rung: Rung, depth: number) => LadderStep | undefined
 }
 
-export interface LadderStep {
-  rung: Rung
-  /** Sanding time of all pieces together, s, without the overhead. */
-  seconds: number
-  /** Fresh pieces of abrasive, each worn out but the last. */
-  pieces: number
-  /** Depth taken off, µm: that of the scratches before it. */
-  removes: number
-  /** Depth of the scratches it leaves, µm. */
-  leaves: number
-}
+/** A step of a ladder: a grit that gets there. */
+export type LadderStep = WorkedGrit
 
+/** An order of abrasives from coarse to fine that gets from one depth to the other. */
 export interface Ladder {
+  /** From the coarsest to the finest. */
   steps: readonly LadderStep[]
   /** Sanding and overhead together, s. */
   seconds: number
 }
-
-const MOST_PIECES = 5
-
-/** The quickest way for one abrasive to remove `depth` µm, with as many fresh pieces as pay; undefined when no five pieces can. */
-export function stepFor(rung: Rung, depth: number, overhead: number): LadderStep | undefined {
-  let best: LadderStep | undefined
-  for (let pieces = 1; pieces <= MOST_PIECES; pieces++) {
-    const seconds = pieces * timeToRemove(rung.pass, depth / pieces)
-    if (!Number.isFinite(seconds)) continue
-    const step = { rung, seconds, pieces, removes: Math.max(0, depth), leaves: scratchLeft(rung.pass) }
-    if (!best || cost(step, overhead) < cost(best, overhead)) best = step
-  }
-  return best
-}
-
-const cost = (step: LadderStep, overhead: number): number => step.seconds + step.pieces * overhead
 
 /**
  * The quickest ladders from the start depth to the target over the rungs of a stock, best first, at most `count` of them.
@@ -65,7 +39,7 @@ const cost = (step: LadderStep, overhead: number): number => step.seconds + step
  */
 export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
   const { from, target, overhead, greatestJump, firstGrain = 0, insist = [] } = problem
-  const stepBy = problem.stepBy ?? ((rung: Rung, depth: number) => stepFor(rung, depth, overhead))
+  const stepBy = problem.stepBy ?? ((rung: Rung, depth: number) => reaching(workGrit(rung, depth, overhead)))
   const rungs = problem.rungs.filter(rung => capacity(rung.pass) > 0).sort((a, b) => b.pass.grain - a.pass.grain)
   const waysTo = new Map<Rung, Ladder[]>()
   const wanted = rungs.filter(rung => insist.includes(rung.id))
@@ -73,10 +47,13 @@ export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
   /** Whether going from one place to the next passes over a rung that must be in the ladder. */
   const passesOver = (coarser: number, finer: number) => wanted.some(({ pass: { grain } }) => grain < coarser && grain > finer)
   const extend = (ladder: Ladder, step: LadderStep | undefined): Ladder[] =>
-    step ? [{ steps: [...ladder.steps, step], seconds: ladder.seconds + cost(step, overhead) }] : []
+    step ? [{ steps: [...ladder.steps, step], seconds: ladder.seconds + costOf(step, overhead) }] : []
 
   for (const rung of rungs) {
-    const ways = rung.pass.grain >= firstGrain - 1e-9 && !passesOver(Infinity, rung.pass.grain) ? extend({ steps: [], seconds: 0 }, stepBy(rung, from)) : []
+    const ways
+      = rung.pass.grain >= firstGrain - 1e-9 && !passesOver(Infinity, rung.pass.grain)
+        ? extend({ steps: [], seconds: 0 }, stepBy(rung, from))
+        : []
     for (const [coarser, ladders] of waysTo) {
       const jump = coarser.pass.grain / rung.pass.grain
       if (jump <= 1 || jump > greatestJump + 1e-9 || passesOver(coarser.pass.grain, rung.pass.grain)) continue
@@ -86,7 +63,12 @@ export function bestLadders(problem: LadderProblem, count = 1): Ladder[] {
     waysTo.set(rung, quickest(ways, count))
   }
   const done = rungs.filter(rung => scratchLeft(rung.pass) <= target + 1e-9 && !passesOver(rung.pass.grain, 0))
-  return quickest(done.flatMap(rung => waysTo.get(rung) ?? []), count)
+  return quickest(
+    done.flatMap(rung => waysTo.get(rung) ?? []),
+    count,
+  )
 }
+
+const reaching = (step: WorkedGrit): LadderStep | undefined => (step.reaches ? step : undefined)
 
 const quickest = (ladders: Ladder[], count: number): Ladder[] => ladders.sort((a, b) => a.seconds - b.seconds).slice(0, count)

@@ -8,7 +8,7 @@ const model = (note: string) => ({ mark: 'model' as const, note })
 /** Depth of the scratches that a grain leaves, as a part of its size. */
 export function scratchPart(medium: Medium): Figure {
   return medium.kind === 'wood'
-    ? given('scratch depth per grain size on wood', 0.30, '×', model('starting value'))
+    ? given('scratch depth per grain size on wood', 0.3, '×', model('starting value'))
     : given(`scratch depth per grain size on ${medium.kind === 'film' ? 'cured film' : 'resin'}`, 0.15, '×', model('starting value'))
 }
 
@@ -18,7 +18,12 @@ export function scratchPart(medium: Medium): Figure {
  */
 export function capacityPart(medium: Medium): Figure {
   if (medium.kind !== 'wood') {
-    return given(`capacity per grain size on ${medium.kind === 'film' ? 'cured film' : 'resin'}`, 0.4, '×', model('lower bound of the value for wood; no figure of its own yet'))
+    return given(
+      `capacity per grain size on ${medium.kind === 'film' ? 'cured film' : 'resin'}`,
+      0.4,
+      '×',
+      model('lower bound of the value for wood; no figure of its own yet'),
+    )
   }
   const value = Math.min(1.2, Math.max(0.4, 0.75 * Math.sqrt(5000 / medium.hardness.value)))
   return worked('capacity per grain size on this wood', value, '×', '0.75 × √(5000 / hardness), within 0.4 to 1.2', [medium.hardness])

@@ -10,7 +10,9 @@ export interface Scratch {
 
 /** A surface under work: the scratches still in it, and the depth taken off since the tool, both in µm. */
 export interface Surface {
+  /** Families of scratches, each from one grit. */
   scratches: readonly Scratch[]
+  /** Material that went away, µm. */
   removed: number
 }
 

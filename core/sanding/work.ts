@@ -7,6 +7,7 @@ export interface Pass {
   origin: string
   /** Grain size, µm. */
   grain: number
+  /** What sands. */
   medium: Medium
   /** Surface speed, m/min. */
   speed: number
@@ -24,14 +25,16 @@ const TAU_SPEED = 40
 
 /** Time constant of removal under these conditions, s: inversely proportional to speed, pressure and the turner's own rate. */
 export function timeConstant(pass: Pick<Pass, 'speed' | 'pressure' | 'own'>): number {
-  return TAU * (TAU_SPEED / pass.speed) / pass.pressure / (pass.own?.rate ?? 1)
+  return (TAU * (TAU_SPEED / pass.speed)) / pass.pressure / (pass.own?.rate ?? 1)
 }
 
 /** Depth one piece can remove before it is dull, µm: less for a worn one. */
-export const capacity = (pass: Pass): number => capacityPart(pass.medium).value * pass.grain * (1 - (pass.worn ?? 0)) * (pass.own?.capacity ?? 1)
+export const capacity = (pass: Pass): number =>
+  capacityPart(pass.medium).value * pass.grain * (1 - (pass.worn ?? 0)) * (pass.own?.capacity ?? 1)
 
 /** Part of the piece's life that is gone after so many seconds with it, 0 to 1. */
-export const lifeUsed = (pass: Pass, seconds: number): number => 1 - (1 - (pass.worn ?? 0)) * Math.exp(-Math.max(0, seconds) / timeConstant(pass))
+export const lifeUsed = (pass: Pass, seconds: number): number =>
+  1 - (1 - (pass.worn ?? 0)) * Math.exp(-Math.max(0, seconds) / timeConstant(pass))
 
 /** Depth of the scratches that the abrasive leaves, µm. */
 export const scratchLeft = (pass: Pass): number => scratchPart(pass.medium).value * pass.grain
@@ -52,16 +55,17 @@ export function timeToRemove(pass: Pass, depth: number): number {
 export function work(surface: Surface, pass: Pass, seconds: number): Surface {
   if (seconds <= 0) return surface
   const removed = capacity(pass) * (1 - Math.exp(-seconds / timeConstant(pass)))
-  const left = surface.scratches
-    .map(scratch => ({ ...scratch, depth: scratch.depth - removed }))
-    .filter(scratch => scratch.depth > 1e-6)
+  const left = surface.scratches.map(scratch => ({ ...scratch, depth: scratch.depth - removed })).filter(scratch => scratch.depth > 1e-6)
   return { scratches: [...left, { origin: pass.origin, depth: scratchLeft(pass), way: 'around' }], removed: surface.removed + removed }
 }
 
 /**
- * The surface after a with-grain pass, lathe stopped: the abrasive's own rings are crossed out by strokes along the barrel of the same depth. What is left of earlier
- * rings stays, and now shows across them.
+ * The surface after a with-grain pass, lathe stopped: the abrasive's own rings are crossed out by strokes along the barrel of the same
+ * depth. What is left of earlier rings stays, and now shows across them.
  */
 export function withGrain(surface: Surface, pass: Pass): Surface {
-  return { ...surface, scratches: surface.scratches.map(scratch => scratch.origin === pass.origin ? { ...scratch, way: 'along' as const } : scratch) }
+  return {
+    ...surface,
+    scratches: surface.scratches.map(scratch => (scratch.origin === pass.origin ? { ...scratch, way: 'along' as const } : scratch)),
+  }
 }

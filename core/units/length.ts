@@ -1,3 +1,5 @@
+import { nth } from '../sure'
+import { decimal } from '../format'
 import { UnitError } from './error'
 
 /** How a length is shown: millimetres, decimal inches, or inches in 64ths. */
@@ -7,8 +9,16 @@ export type LengthStyle = 'mm' | 'inch' | 'inch64'
 const MM_PER_INCH = 25.4
 
 const MM_PER_UNIT: Record<string, number> = {
-  'mm': 1, 'cm': 10, 'm': 1000, 'µm': 0.001, 'um': 0.001,
-  'in': MM_PER_INCH, 'inch': MM_PER_INCH, 'inches': MM_PER_INCH, '"': MM_PER_INCH, '″': MM_PER_INCH,
+  'mm': 1,
+  'cm': 10,
+  'm': 1000,
+  'µm': 0.001,
+  'um': 0.001,
+  'in': MM_PER_INCH,
+  'inch': MM_PER_INCH,
+  'inches': MM_PER_INCH,
+  '"': MM_PER_INCH,
+  '″': MM_PER_INCH,
 }
 
 const EXAMPLES = 'Write it like 27 mm, 2.7 cm, 1 1/16 in or 0.4375".'
@@ -25,8 +35,8 @@ export function parseLength(text: string, bare: 'mm' | 'in' = 'mm'): number {
 
   const parts = /^([\d.,\s/⁄-]+?)\s*([a-zµμ"″]*)\.?$/i.exec(typed)
   if (!parts) throw new UnitError(`“${typed}” is not a length. ${EXAMPLES}`)
-  const number = parts[1]!.trim()
-  const unit = parts[2]!.toLowerCase().replace('μ', 'µ')
+  const number = nth(parts, 1).trim()
+  const unit = nth(parts, 2).toLowerCase().replace('μ', 'µ')
   const isFraction = /[/⁄]/.test(number)
   const factor = MM_PER_UNIT[unit || (isFraction ? 'in' : bare)]
   if (factor === undefined) throw new UnitError(`The unit “${parts[2]}” is not known. ${EXAMPLES}`)
@@ -48,9 +58,9 @@ function parseFraction(number: string, typed: string): number {
 
 /** A length in mm as text in the chosen style. 64ths carry what they leave out when it is half a thousandth of an inch or more. */
 export function formatLength(mm: number, style: LengthStyle, digits = 2): string {
-  if (style === 'mm') return `${mm.toFixed(digits)} mm`
+  if (style === 'mm') return `${decimal(mm, digits)} mm`
   const inches = mm / MM_PER_INCH
-  return style === 'inch' ? `${inches.toFixed(3)} in` : formatSixtyFourths(inches)
+  return style === 'inch' ? `${decimal(inches, 3)} in` : formatSixtyFourths(inches)
 }
 
 function formatSixtyFourths(inches: number): string {
@@ -62,6 +72,6 @@ function formatSixtyFourths(inches: number): string {
   const fraction = over ? `${over}/${under}` : ''
   const shown = [whole || !fraction ? String(whole) : '', fraction].filter(Boolean).join(' ')
   const error = Math.abs(inches) - sixtyFourths / 64
-  const said = Math.abs(error) >= 0.0005 ? ` ${error > 0 ? '+' : '−'} ${Math.abs(error).toFixed(3)}` : ''
+  const said = Math.abs(error) >= 0.0005 ? ` ${error > 0 ? '+' : '−'} ${decimal(Math.abs(error), 3)}` : ''
   return `${sign}${shown}${said} in`
 }

@@ -1,5 +1,14 @@
 import fc from 'fast-check'
-import { fromFahrenheit, fromFeetPerMinute, fromOunces, fromPoundsForce, toFahrenheit, toFeetPerMinute, toOunces, toPoundsForce } from './measure'
+import {
+  fromFahrenheit,
+  fromFeetPerMinute,
+  fromOunces,
+  fromPoundsForce,
+  toFahrenheit,
+  toFeetPerMinute,
+  toOunces,
+  toPoundsForce,
+} from './measure'
 import { unitWords } from './system'
 
 const value = fc.double({ min: -1000, max: 1e6, noNaN: true })
@@ -26,5 +35,9 @@ it('shows each quantity in the units a turner chose', () => {
   expect([unitWords('metric').temperature(18.5), unitWords('inch').temperature(18.5)]).toEqual(['18.5 °C', '65 °F'])
   expect([unitWords('metric').speed(40), unitWords('inch').speed(40)]).toEqual(['40 m/min', '131 ft/min'])
   expect([unitWords('metric').force(4448), unitWords('inch').force(4448)]).toEqual(['4448 N', '1000 lbf'])
-  expect([unitWords('metric').length(10.135), unitWords('inch').length(10.16), unitWords('inch64').length(12.7)]).toEqual(['10.13 mm', '0.400 in', '1/2 in'])
+  expect([unitWords('metric').length(10.135), unitWords('inch').length(10.16), unitWords('inch64').length(12.7)]).toEqual([
+    '10.14 mm',
+    '0.400 in',
+    '1/2 in',
+  ])
 })

@@ -4,8 +4,8 @@ const M_PER_FOOT = 0.3048
 /** Standard gravity times the pound, exact by definition. */
 const N_PER_LBF = 4.4482216152605
 
-export const toFahrenheit = (celsius: number): number => celsius * 9 / 5 + 32
-export const fromFahrenheit = (fahrenheit: number): number => (fahrenheit - 32) * 5 / 9
+export const toFahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32
+export const fromFahrenheit = (fahrenheit: number): number => ((fahrenheit - 32) * 5) / 9
 export const toFeetPerMinute = (metresPerMinute: number): number => metresPerMinute / M_PER_FOOT
 export const fromFeetPerMinute = (feetPerMinute: number): number => feetPerMinute * M_PER_FOOT
 export const toPoundsForce = (newtons: number): number => newtons / N_PER_LBF

@@ -1,3 +1,4 @@
+import { nth } from '../sure'
 import { UnitError } from './error'
 import { fromFahrenheit, fromFeetPerMinute, fromOunces, fromPoundsForce } from './measure'
 
@@ -14,9 +15,17 @@ interface Spelling {
 const same = (value: number): number => value
 
 const SPELLINGS: Record<Quantity, Spelling> = {
-  temperature: { units: { '°c': same, 'c': same, '°f': fromFahrenheit, 'f': fromFahrenheit }, below: true, examples: 'Write it like 18.5 °C or 65 °F.' },
+  temperature: {
+    units: { '°c': same, 'c': same, '°f': fromFahrenheit, 'f': fromFahrenheit },
+    below: true,
+    examples: 'Write it like 18.5 °C or 65 °F.',
+  },
   speed: { units: { 'm/min': same, 'ft/min': fromFeetPerMinute }, below: false, examples: 'Write it like 40 m/min or 130 ft/min.' },
-  force: { units: { n: same, kn: value => value * 1000, lbf: fromPoundsForce }, below: false, examples: 'Write it like 4500 N or 1010 lbf.' },
+  force: {
+    units: { n: same, kn: value => value * 1000, lbf: fromPoundsForce },
+    below: false,
+    examples: 'Write it like 4500 N or 1010 lbf.',
+  },
   mass: { units: { g: same, kg: value => value * 1000, oz: fromOunces }, below: false, examples: 'Write it like 42.6 g or 1.5 oz.' },
 }
 
@@ -32,8 +41,8 @@ export function parseQuantity(quantity: Quantity, text: string, bare: string): n
   if (!parts) throw new UnitError(`“${typed}” is not one number with its unit. ${examples}`)
   const negative = parts[1] === '-' || parts[1] === '−'
   if (negative && !below) throw new UnitError(`“${typed}” is negative: it starts at 0. ${examples}`)
-  const unit = (parts[3]!.replace(/\s/g, '') || bare).toLowerCase()
+  const unit = (nth(parts, 3).replace(/\s/g, '') || bare).toLowerCase()
   const convert = units[unit]
-  if (!convert) throw new UnitError(`The unit “${parts[3]!.trim()}” is not known here. ${examples}`)
-  return convert(Number(parts[2]!.replace(',', '.')) * (negative ? -1 : 1))
+  if (!convert) throw new UnitError(`The unit “${nth(parts, 3).trim()}” is not known here. ${examples}`)
+  return convert(Number(nth(parts, 2).replace(',', '.')) * (negative ? -1 : 1))
 }

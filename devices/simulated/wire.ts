@@ -9,8 +9,11 @@ export type Signal
 
 /** The wire between the page of stand-ins and all other screens: a channel, or anything that is like one. */
 export interface Wire {
+  /** Sends a signal to all others on the wire. */
   postMessage: (signal: Signal) => void
+  /** Hears what others send. */
   addEventListener: (kind: 'message', hear: (event: { data: Signal }) => void) => void
+  /** Hears no more. */
   removeEventListener: (kind: 'message', hear: (event: { data: Signal }) => void) => void
 }
 

@@ -15,14 +15,22 @@ export async function buildIfNeeded(): Promise<void> {
   if (existsSync(SERVER) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return
   await refuseFullDisk('.', 300, 'the build')
   say('Building (about a minute) ...')
-  const built = spawnSync('npx', ['nuxt', 'build'], { encoding: 'utf8', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' }, maxBuffer: 1 << 26 })
-  if (built.status !== 0) throw new Plain(`The build failed:\n${`${built.stdout}\n${built.stderr}`.trim().split('\n').slice(-30).join('\n')}`)
+  const built = spawnSync('npx', ['nuxt', 'build'], {
+    encoding: 'utf8',
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+    maxBuffer: 1 << 26,
+  })
+  if (built.status !== 0)
+    throw new Plain(`The build failed:\n${`${built.stdout}\n${built.stderr}`.trim().split('\n').slice(-30).join('\n')}`)
   writeFileSync(STAMP, hash)
 }
 
 function sourceHash(): string {
   const hash = createHash('sha256')
-  for (const path of SOURCES.flatMap(filesBelow).filter(path => !/\.test\.ts$/.test(path)).sort()) hash.update(`${path}\0`).update(readFileSync(path))
+  for (const path of SOURCES.flatMap(filesBelow)
+    .filter(path => !/\.test\.ts$/.test(path))
+    .sort())
+    hash.update(`${path}\0`).update(readFileSync(path))
   return hash.digest('hex')
 }
 

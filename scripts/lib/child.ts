@@ -17,13 +17,13 @@ interface Launch {
 }
 
 /**
- * Starts a program that is told to go when this process is killed, and that a Ctrl-C at the terminal does not reach directly, so that we stop things in
- * order. `signal` is what stops it; after `patience` ms it is killed. Output goes to `log`, or is shown.
+ * Starts a program that is told to go when this process is killed, and that a Ctrl-C at the terminal does not reach directly, so that
+ * we stop things in order. `signal` is what stops it; after `patience` ms it is killed. Output goes to `log`, or is shown.
  */
 export function launch(command: readonly string[], { signal, env, log, patience = 15_000, prefix = [] }: Launch): Running {
   const output = log ? openSync(log, 'a') : 'inherit'
-  const [program, ...rest] = [...prefix, 'setpriv', '--pdeathsig', signal, ...command]
-  const child = spawn(program!, rest, { env: { ...process.env, ...env }, stdio: ['ignore', output, output], detached: true })
+  const [program = '', ...rest] = [...prefix, 'setpriv', '--pdeathsig', signal, ...command]
+  const child = spawn(program, rest, { env: { ...process.env, ...env }, stdio: ['ignore', output, output], detached: true })
   const ended = new Promise<number | null>((resolve) => {
     child.once('exit', code => resolve(code))
     child.once('error', () => resolve(127))

@@ -1,5 +1,6 @@
+import { must } from '../../core/sure'
 import { chromium as browserType, type Browser } from '@playwright/test'
-import type { ListedPen } from '../../server/api/pens/index.get'
+import type { ListedPen } from '../../contract'
 import { buildIfNeeded } from './build'
 import { chromium, ensureChromium } from './chromium'
 import { startStand } from './stand'
@@ -19,8 +20,12 @@ export async function withDemoBrowser(run: (demo: DemoBrowser) => Promise<void>)
   const stand = await startStand()
   const browser = await browserType.launch(chromium)
   try {
-    const pens = await (await fetch(`${stand.address}/api/pens`)).json() as ListedPen[]
-    await run({ browser, baseURL: stand.address, at: (mark, view = '') => `/pens/${pens.find(one => one.pen.mark === mark)!.pen.id}${view}` })
+    const pens = (await (await fetch(`${stand.address}/api/pens`)).json()) as ListedPen[]
+    await run({
+      browser,
+      baseURL: stand.address,
+      at: (mark, view = '') => `/pens/${must(pens.find(one => one.pen.mark === mark), `the demo has ${mark}`).pen.id}${view}`,
+    })
   } finally {
     await browser.close()
     await stand.end()

@@ -1,3 +1,4 @@
+import { must } from '../../core/sure'
 import { createServer } from 'node:net'
 import { Plain } from './say'
 
@@ -17,7 +18,7 @@ function tryPort(port: number): Promise<number | undefined> {
 
 /** A port of loopback that nobody uses. */
 export async function freePort(): Promise<number> {
-  return (await tryPort(0))!
+  return must(await tryPort(0), 'the system always has a free port')
 }
 
 /** The port to serve on: the one asked for in PORT, or the first free one from 3000 on. @throws Plain */
@@ -25,9 +26,10 @@ export async function servePort(asked: string | undefined): Promise<number> {
   if (asked) {
     const port = Number(asked)
     if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`PORT is “${asked}”; it should be a number from 1 to 65535.`)
-    if (await tryPort(port) === undefined) throw new Plain(`Port ${port} is taken by another program (or not allowed). Choose another: PORT=3001 ./start`)
+    if ((await tryPort(port)) === undefined)
+      throw new Plain(`Port ${port} is taken by another program (or not allowed). Choose another: PORT=3001 ./start`)
     return port
   }
-  for (let port = 3000; port < 3100; port++) if (await tryPort(port) !== undefined) return port
+  for (let port = 3000; port < 3100; port++) if ((await tryPort(port)) !== undefined) return port
   throw new Plain('No port from 3000 to 3099 is free. Choose one: PORT=4000 ./start')
 }

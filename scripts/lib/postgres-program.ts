@@ -1,3 +1,4 @@
+import { nth } from '../../core/sure'
 import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { userInfo } from 'node:os'
@@ -10,15 +11,19 @@ const OLDEST = 15
 /** The folder with PostgreSQL's programs, newest version first; undefined when there is none that will do. */
 function find(): string | undefined {
   if (!existsSync(HOME)) return undefined
-  return readdirSync(HOME).filter(version => Number(version) >= OLDEST).sort((a, b) => Number(b) - Number(a))
-    .map(version => join(HOME, version, 'bin')).find(bin => existsSync(join(bin, 'initdb')))
+  return readdirSync(HOME)
+    .filter(version => Number(version) >= OLDEST)
+    .sort((a, b) => Number(b) - Number(a))
+    .map(version => join(HOME, version, 'bin'))
+    .find(bin => existsSync(join(bin, 'initdb')))
 }
 
 /** Where PostgreSQL's programs are; as root they are installed when missing. @throws Plain with the one command to run */
 export function ensurePostgres(): string {
   const found = find()
   if (found) return found
-  if (userInfo().uid !== 0) throw new Plain('PostgreSQL is missing. Install it with:  sudo apt-get install postgresql   then run this again.')
+  if (userInfo().uid !== 0)
+    throw new Plain('PostgreSQL is missing. Install it with:  sudo apt-get install postgresql   then run this again.')
   say('Installing PostgreSQL from Debian ...')
   // The package would start a server of its own; Oxlip runs its own instead.
   const settings = '/etc/postgresql-common/createcluster.d'
@@ -41,7 +46,11 @@ export function aptInstall(name: string): void {
   const run = (...words: string[]) => spawnSync('apt-get', words, { env, encoding: 'utf8' })
   run('update', '-qq')
   const done = run('install', '-y', '-qq', name)
-  if (done.status !== 0) throw new Plain(`${name} could not be installed: ${(done.stderr ?? '').trim().split('\n').at(-1) || 'apt-get is missing'}. Install it by hand: apt-get install ${name}`)
+  if (done.status !== 0)
+    throw new Plain(
+      `${name} could not be installed: ${(done.stderr ?? '').trim().split('\n').at(-1) || 'apt-get is missing'}. Install it by `
+      + `hand: apt-get install ${name}`,
+    )
 }
 
 /** How PostgreSQL's programs are run, which refuse root: the words before the command, and who must own its files. */
@@ -51,14 +60,14 @@ export interface Identity {
 }
 
 /**
- * As an ordinary user: as that user. As root: in a user namespace where root's files look like those of `postgres`, or, where namespaces are not allowed,
- * as the user `postgres` itself, to whom the data then belong.
+ * As an ordinary user: as that user. As root: in a user namespace where root's files look like those of `postgres`, or, where
+ * namespaces are not allowed, as the user `postgres` itself, to whom the data then belong.
  */
 export function identity(): Identity {
   if (userInfo().uid !== 0) return { prefix: [] }
   const id = (flag: string) => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' }))
   const [uid, gid] = [id('-u'), id('-g')]
   const namespace = ['unshare', '--user', `--map-user=${uid}`, `--map-group=${gid}`, '--']
-  if (spawnSync(namespace[0]!, [...namespace.slice(1), 'true']).status === 0) return { prefix: namespace }
+  if (spawnSync(nth(namespace, 0), [...namespace.slice(1), 'true']).status === 0) return { prefix: namespace }
   return { prefix: ['setpriv', `--reuid=${uid}`, `--regid=${gid}`, '--clear-groups', '--'], owner: { uid, gid } }
 }

@@ -23,11 +23,16 @@ interface Place {
   log: string
 }
 
-const placeOf = (folder: string): Place => ({ folder, data: join(folder, 'data'), password: join(folder, 'password'), log: join(folder, 'postgres.log') })
+const placeOf = (folder: string): Place => ({
+  folder,
+  data: join(folder, 'data'),
+  password: join(folder, 'password'),
+  log: join(folder, 'postgres.log'),
+})
 
 /**
- * Starts a PostgreSQL of our own on loopback with its files below `folder`, made at the first time. A lasting one writes through to the disk;
- * a throw-away one (`lasting` false) does not. @throws Plain with what to do
+ * Starts a PostgreSQL of our own on loopback with its files below `folder`, made at the first time. A lasting one writes through to the
+ * disk; a throw-away one (`lasting` false) does not. @throws Plain with what to do
  */
 export async function startCluster(folder: string, { lasting }: { lasting: boolean }): Promise<Cluster> {
   const bin = ensurePostgres()
@@ -36,10 +41,26 @@ export async function startCluster(folder: string, { lasting }: { lasting: boole
   if (!existsSync(join(place.data, 'PG_VERSION'))) initialise(bin, who, place, lasting)
   const port = await freePort()
   const url = `postgres://oxlip:${readFileSync(place.password, 'utf8').trim()}@127.0.0.1:${port}/oxlip`
-  const running = await untilReady(() => launch([
-    join(bin, 'postgres'), '-D', place.data, '-c', 'listen_addresses=127.0.0.1', '-c', `port=${port}`, '-c', 'unix_socket_directories=',
-    ...(lasting ? [] : ['-c', 'fsync=off', '-c', 'full_page_writes=off', '-c', 'synchronous_commit=off']),
-  ], { signal: 'INT', prefix: who.prefix, log: place.log }), url, place)
+  const running = await untilReady(
+    () =>
+      launch(
+        [
+          join(bin, 'postgres'),
+          '-D',
+          place.data,
+          '-c',
+          'listen_addresses=127.0.0.1',
+          '-c',
+          `port=${port}`,
+          '-c',
+          'unix_socket_directories=',
+          ...(lasting ? [] : ['-c', 'fsync=off', '-c', 'full_page_writes=off', '-c', 'synchronous_commit=off']),
+        ],
+        { signal: 'INT', prefix: who.prefix, log: place.log },
+      ),
+    url,
+    place,
+  )
   return { url, running, stop: running.stop }
 }
 
@@ -49,12 +70,31 @@ function initialise(bin: string, who: Identity, place: Place, lasting: boolean):
   if (!existsSync(place.folder)) mkdirSync(place.folder, { mode: 0o700 })
   writeFileSync(place.password, `${randomBytes(24).toString('base64url')}\n`, { mode: 0o600 })
   if (who.owner) for (const path of [place.folder, place.password]) chownSync(path, who.owner.uid, who.owner.gid)
-  const [program, ...rest] = [...who.prefix, join(bin, 'initdb'), '-D', place.data, '-U', 'oxlip', '-A', 'scram-sha-256', '--pwfile', place.password,
-    '-E', 'UTF8', '--locale', 'C.UTF-8', ...(lasting ? [] : ['--no-sync'])]
-  const made = spawnSync(program!, rest, { encoding: 'utf8' })
+  const [program = '', ...rest] = [
+    ...who.prefix,
+    join(bin, 'initdb'),
+    '-D',
+    place.data,
+    '-U',
+    'oxlip',
+    '-A',
+    'scram-sha-256',
+    '--pwfile',
+    place.password,
+    '-E',
+    'UTF8',
+    '--locale',
+    'C.UTF-8',
+    ...(lasting ? [] : ['--no-sync']),
+  ]
+  const made = spawnSync(program, rest, { encoding: 'utf8' })
   if (made.status !== 0) {
     rmSync(place.data, { recursive: true, force: true })
-    throw new Plain(`PostgreSQL could not make its data folder ${place.data}: ${lastLine(made.stderr ?? String(made.error))}${who.owner ? ' (as root without user namespaces, every folder above it must be passable for the user postgres)' : ''}`)
+    throw new Plain(
+      `PostgreSQL could not make its data folder ${place.data}: `
+      + `${lastLine(made.stderr ?? String(made.error))}`
+      + (who.owner ? ' (as root without user namespaces, every folder above it must be passable for the user postgres)' : ''),
+    )
   }
 }
 
@@ -63,16 +103,18 @@ async function untilReady(start: () => Running, url: string, place: Place): Prom
   const deadline = Date.now() + 60_000
   let running = start()
   let over = false
-  const watch = (one: Running) => void one.ended.then(() => {
-    if (one === running) over = true
-  })
+  const watch = (one: Running) =>
+    void one.ended.then(() => {
+      if (one === running) over = true
+    })
   watch(running)
   for (;;) {
     if (await answers(url)) return running
     if (over) {
       const said = lastLine(existsSync(place.log) ? readFileSync(place.log, 'utf8') : '')
       const leaving = /lock file|postmaster|shared memory/.test(readTail(place.log))
-      if (!leaving || Date.now() > deadline) throw new Plain(`PostgreSQL did not start: ${said || 'no word from it'}. Its log: ${place.log}`)
+      if (!leaving || Date.now() > deadline)
+        throw new Plain(`PostgreSQL did not start: ${said || 'no word from it'}. Its log: ${place.log}`)
       over = false
       await pause(500)
       running = start()
@@ -101,5 +143,5 @@ async function answers(url: string): Promise<boolean> {
   }
 }
 
-const readTail = (path: string): string => existsSync(path) ? readFileSync(path, 'utf8').trim().split('\n').slice(-4).join('\n') : ''
+const readTail = (path: string): string => (existsSync(path) ? readFileSync(path, 'utf8').trim().split('\n').slice(-4).join('\n') : '')
 const lastLine = (text: string): string => text.trim().split('\n').at(-1) ?? ''

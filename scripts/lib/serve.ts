@@ -3,13 +3,30 @@ import { launch, type Running } from './child'
 import { Plain } from './say'
 
 /** Starts the built server on loopback and waits until it answers. @throws Plain when it ends or stays silent */
-export async function serve({ port, databaseUrl, demo, log }: { port: number, databaseUrl: string, demo: boolean, log?: string }): Promise<Running & { address: string }> {
+export async function serve({
+  port,
+  databaseUrl,
+  demo,
+  log,
+}: {
+  port: number
+  databaseUrl: string
+  demo: boolean
+  log?: string
+}): Promise<Running & { address: string }> {
   const address = `http://127.0.0.1:${port}`
   const running = launch([process.execPath, '.output/server/index.mjs'], {
-    signal: 'TERM', ...(log ? { log } : {}),
+    signal: 'TERM',
+    ...(log ? { log } : {}),
     env: {
-      NODE_ENV: 'production', NITRO_HOST: '127.0.0.1', NITRO_PORT: String(port), HOST: '127.0.0.1', PORT: String(port), NITRO_SHUTDOWN_TIMEOUT: '1000',
-      OXLIP_DATABASE_URL: databaseUrl, OXLIP_DEMO: demo ? '1' : '0',
+      NODE_ENV: 'production',
+      NITRO_HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      NITRO_SHUTDOWN_TIMEOUT: '1000',
+      OXLIP_DATABASE_URL: databaseUrl,
+      OXLIP_DEMO: demo ? '1' : '0',
     },
   })
   let code: number | null | undefined

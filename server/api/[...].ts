@@ -1,6 +1,6 @@
-import { NotFoundError } from '../http/errors'
-import { route } from '../http/route'
+import { NotFoundError } from '../faults'
+import { rawRoute } from '../http/route'
 
-export default route(async () => {
+export default rawRoute(async () => {
   throw new NotFoundError('There is nothing under this address.')
 })

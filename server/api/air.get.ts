@@ -3,4 +3,4 @@ import { readAir } from '../db/air'
 import { route } from '../http/route'
 
 /** The air as it was read in the last weeks: running waits follow it. */
-export default route(async () => readAir(db()))
+export default route('GET /api/air', async () => readAir(db()))

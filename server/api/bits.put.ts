@@ -4,4 +4,4 @@ import { db } from '../db/connection'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
 
-export default route(async event => changeBit(db(), await readChecked(event, bitSchema)))
+export default route('PUT /api/bits', async event => changeBit(db(), await readChecked(event, bitSchema)))

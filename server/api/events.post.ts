@@ -4,7 +4,7 @@ import { appendEvents } from '../db/events'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
 
-export default route(async (event) => {
+export default route('POST /api/events', async (event) => {
   const { events, sentAt } = await readChecked(event, eventBatchSchema)
   const added = new Set(await appendEvents(db(), events.map(asBenchEvent), sentAt))
   const ids = events.map(one => one.id)

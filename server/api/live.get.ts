@@ -1,21 +1,35 @@
 import { createEventStream, getQuery, type H3Event } from 'h3'
+import type { Message } from '../../contract'
+import { lastChange } from '../db/changes'
 import { db } from '../db/connection'
 import { lastSeq } from '../db/events'
+import { rawRoute } from '../http/route'
 import { follow } from '../live/follow'
 import { listen } from '../live/listen'
-import { route } from '../http/route'
 
 /** A sign of life this often, ms, so that a screen notices a dead connection. */
 const PULSE = 5000
 
-/** Server-sent events: first a greeting with the time here, then every entry after the number `after`, as it comes in; and what else should be fetched anew. */
-export default route(async (event: H3Event) => {
+/** A number of the query; undefined when it is none. */
+function numberIn(event: H3Event, name: string): number | undefined {
+  const given = Number(getQuery(event)[name] ?? Number.NaN)
+  return Number.isSafeInteger(given) && given >= 0 ? given : undefined
+}
+
+/**
+ * Server-sent events: first a greeting with the time here, then every entry after the number `after` and every change of anything else
+ * after the number `changed`, as they come in. Without a number: from now on.
+ */
+export default rawRoute(async (event: H3Event) => {
   const knex = db()
-  const after = Number(getQuery(event).after ?? Number.NaN)
-  const from = Number.isSafeInteger(after) && after >= 0 ? after : await lastSeq(knex)
+  const has = {
+    entries: numberIn(event, 'after') ?? (await lastSeq(knex)),
+    changes: numberIn(event, 'changed') ?? (await lastChange(knex)),
+  }
   const stream = createEventStream(event)
-  const greet = () => stream.push(JSON.stringify({ kind: 'pulse', now: new Date().toISOString() }))
-  const take = follow(knex, from, message => stream.push(JSON.stringify(message)))
+  const send = (message: Message) => stream.push(JSON.stringify(message))
+  const greet = () => send({ kind: 'pulse', now: new Date().toISOString() })
+  const take = follow(knex, has, send)
   const stop = listen(notice => void take(notice))
   const pulse = setInterval(() => void greet(), PULSE)
   stream.onClosed(() => {
@@ -24,6 +38,7 @@ export default route(async (event: H3Event) => {
   })
   const sent = stream.send()
   await greet()
-  await take({ kind: 'events' })
+  await take({ kind: 'entries' })
+  await take({ kind: 'changes' })
   return sent
 })

@@ -1,7 +1,7 @@
-import { workshopSchema } from '../../schemas'
+import { workshopSchema, type WorkshopChange } from '../../schemas'
 import { db } from '../db/connection'
 import { writeWorkshop } from '../db/workshop'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
 
-export default route(async event => writeWorkshop(db(), await readChecked(event, workshopSchema)))
+export default route('PUT /api/workshop', async event => writeWorkshop(db(), (await readChecked(event, workshopSchema)) as WorkshopChange))

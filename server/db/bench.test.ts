@@ -3,12 +3,18 @@ import type { Knex } from 'knex'
 import { onDatabase } from '../../tests/database/suite'
 import { inOrder, replay, type BenchEvent, type Entry } from '../../core/bench'
 import type { NewPen } from '../../schemas'
-import { follow, type Message } from '../live/follow'
+import type { Message, Pen } from '../../contract'
+import { follow } from '../live/follow'
 import { readAir, readInstrument } from './air'
+import { changeBit } from './bits'
+import { changesAfter, lastChange } from './changes'
 import { readDefects } from './defects'
 import { appendEvents, elsewhereOf, eventsAfter, eventsOf, lastSeq } from './events'
-import { createPen, readPen, replanPen, type Pen } from './pens'
+import { createPen, readPen, replanPen } from './pens'
+import { dropFitting } from './fittings'
+import { copyMethod, putAwayMethod } from './methods'
 import { readPlan } from './plans'
+import { changeShelf } from './shelf'
 import { readWorkshop } from './workshop'
 
 const database = onDatabase()
@@ -18,13 +24,32 @@ beforeEach(() => {
 })
 let mark = 1
 const makePen = (change: Partial<NewPen> = {}): Promise<Pen> =>
-  createPen(knex, { mark: `M${mark++}`, name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
+  createPen(knex, {
+    mark: `M${mark++}`,
+    name: 'Apple',
+    reason: null,
+    due: null,
+    fitting: 'click-8',
+    material: 'apple',
+    method: 'ca-thin-first',
+    tool: 'skew',
+    film: 'gloss',
+    ...change,
+  })
 const START = Date.parse('2026-11-23T18:00:00.000Z')
-const entry = (pen: Pen, seconds: number, what: Entry, device = 'shelf'): BenchEvent => ({ ...what, id: randomUUID(), pen: pen.id, barrels: ['only'], device, at: new Date(START + seconds * 1000).toISOString() })
+const entry = (pen: Pen, seconds: number, what: Entry, device = 'shelf'): BenchEvent => ({
+  ...what,
+  id: randomUUID(),
+  pen: pen.id,
+  barrels: ['only'],
+  device,
+  at: new Date(START + seconds * 1000).toISOString(),
+})
 const done = (pen: Pen, seconds: number, step: string) => entry(pen, seconds, { kind: 'done', payload: { step } })
 
 describe('clocks', () => {
-  it('an entry that does not know how wrong its clock was is put right by when it was sent; one that knows keeps what it knew', async () => {
+  it('an entry that does not know how wrong its clock was is put right by when it was sent; one that knows keeps what it '
+    + 'knew', async () => {
     const pen = await makePen()
     const off = 3_600_000
     const [unknown, known] = [done(pen, 0, 'parts'), { ...done(pen, 10, 'cut'), ahead: 120_000 }]
@@ -65,35 +90,133 @@ describe('a mend makes a new version of the plan', () => {
     expect(JSON.parse(JSON.stringify(state.plan.steps))).toEqual(rows[1]!.body.steps)
     expect(state.steps.filter(one => one.status === 'done').map(one => one.step.id)).toEqual(['parts', 'cut'])
   })
-  it('sent twice it makes no further version; taken back it makes one without it; planned anew it stays mended', async () => {
+  it('sent twice it makes no further version; planned anew it stays mended', async () => {
     const { pen, repair } = await mended()
     await appendEvents(knex, [repair])
     expect((await readPen(knex, pen.id)).planVersion).toBe(2)
     const replanned = await replanPen(knex, pen.id, (await readPen(knex, pen.id)).version)
     expect(replanned.planVersion).toBe(3)
     expect(replay(await readPlan(knex, replanned), await eventsOf(knex, pen.id)).plan.steps.some(step => step.kind === 'fill')).toBe(true)
+  })
+  it('taken back it makes one without it, and so does a coat more make one with it', async () => {
+    const { pen, repair } = await mended()
+    const kinds = async (): Promise<string[]> => {
+      const { planVersion } = await readPen(knex, pen.id)
+      const { body } = await knex('plans').where({ pen_id: pen.id, version: planVersion }).first('body')
+      return (body.steps as { kind: string }[]).map(step => step.kind)
+    }
+    const coats = (all: string[]) => all.filter(kind => kind === 'coat').length
+    expect(await kinds()).toContain('fill')
     await appendEvents(knex, [entry(pen, 200, { kind: 'undo', payload: { entries: [repair.id] } })])
-    const body = await knex('plans').where({ pen_id: pen.id }).orderBy('version', 'desc').first('body')
-    expect(body.body.steps.some((step: { kind: string }) => step.kind === 'fill')).toBe(false)
+    expect((await readPen(knex, pen.id)).planVersion).toBe(3)
+    const without = await kinds()
+    expect(without).not.toContain('fill')
+    await appendEvents(knex, [entry(pen, 300, { kind: 'coat', payload: { product: 'thin-ca', step: 'coat.2' } })])
+    expect(coats(await kinds())).toBe(coats(without) + 1)
   })
 })
 
+it('that a mend failed, told late by a device that was away, makes the next choice a further mend instead of another', async () => {
+  const pen = await makePen()
+  const chip = entry(pen, 100, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 20, size: 0.8, step: 'clean' } })
+  const choose = (seconds: number, way: 'shavings and CA' | 'thin CA') =>
+    entry(pen, seconds, { kind: 'repair', payload: { defect: chip.id, way, step: 'clean' } })
+  const mends = async () => {
+    const { body } = await knex('plans').where({ pen_id: pen.id }).orderBy('version', 'desc').first('body')
+    return new Set((body.steps as { mend?: string }[]).flatMap(step => step.mend ?? [])).size
+  }
+  await appendEvents(knex, [chip, choose(110, 'shavings and CA'), choose(130, 'thin CA')])
+  expect(await mends()).toBe(1)
+  await appendEvents(knex, [entry(pen, 120, { kind: 'settle', payload: { defect: chip.id, how: 'failed' } }, 'tablet')])
+  expect(await mends()).toBe(2)
+})
+
+it('entries whose plan cannot be made anew are not half kept', async () => {
+  const pen = await makePen()
+  await knex('plans').where({ pen_id: pen.id }).update({ body: '{"form":7}' })
+  const chip = entry(pen, 100, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 20, size: 0.8, step: 'clean' } })
+  const repair = entry(pen, 110, { kind: 'repair', payload: { defect: chip.id, way: 'thin CA', step: 'clean' } })
+  await expect(appendEvents(knex, [chip, repair])).rejects.toThrow(/cannot be read/)
+  expect(await eventsOf(knex, pen.id)).toEqual([])
+  // A screen that follows is told nothing of what was not kept.
+  expect(await lastSeq(knex)).toBe(0)
+})
+
 describe('following', () => {
-  it('tells each entry once, in its order, what came in meanwhile too, and other notices as they are', async () => {
+  it('tells each entry once, in its order, what came in meanwhile too', async () => {
     const pen = await makePen()
-    const from = await lastSeq(knex)
+    const has = { entries: await lastSeq(knex), changes: await lastChange(knex) }
     await appendEvents(knex, [done(pen, 0, 'parts'), done(pen, 5, 'cut')])
     const heard: Message[] = []
-    const take = follow(knex, from, async message => void heard.push(message))
-    await take({ kind: 'events' })
+    const take = follow(knex, has, async message => void heard.push(message))
+    await take({ kind: 'entries' })
     await appendEvents(knex, [done(pen, 10, 'drill')])
-    await Promise.all([take({ kind: 'events' }), take({ kind: 'events' }), take({ kind: 'pen', pen: pen.id })])
-    const entries = heard.flatMap(message => message.kind === 'entries' ? message.entries : [])
-    expect(entries.map(event => 'step' in event.payload ? event.payload.step : '')).toEqual(['parts', 'cut', 'drill'])
+    await Promise.all([take({ kind: 'entries' }), take({ kind: 'entries' }), take({ kind: 'changes' })])
+    const entries = heard.flatMap(message => (message.kind === 'entries' ? message.entries : []))
+    expect(entries.map(event => ('step' in event.payload ? event.payload.step : ''))).toEqual(['parts', 'cut', 'drill'])
     expect(entries.map(event => event.seq)).toEqual([...entries.map(event => event.seq)].sort((a, b) => a - b))
-    expect(heard.at(-1)).toEqual({ kind: 'pen', pen: pen.id })
+    expect(heard.filter(message => message.kind === 'changes')).toEqual([])
   })
-  it('numbers grow in the order in which entries become visible: who reads on from the last number misses none, whoever writes at the same time', async () => {
+  it('a screen that was away is told every kind of thing that was changed meanwhile, each once', async () => {
+    const pen = await makePen()
+    const has = { entries: 0, changes: await lastChange(knex) }
+    await readInstrument(knex, { at: new Date().toISOString(), celsius: 17, humidity: 58 })
+    await changeShelf(knex, { item: 'P-320', there: false })
+    await changeShelf(knex, { item: 'P-320', there: true })
+    await changeBit(knex, { diameter: 7, count: 2, there: true })
+    await dropFitting(knex, 'cap-9')
+    await replanPen(knex, pen.id, 1)
+    const method = await copyMethod(knex, 'oil', 'My oil')
+    const heard: Message[] = []
+    const take = follow(knex, has, async message => void heard.push(message))
+    await take({ kind: 'changes' })
+    await take({ kind: 'changes' })
+    expect(heard).toHaveLength(1)
+    const told = heard.flatMap(message => (message.kind === 'changes' ? message.changes : []))
+    expect(told.map(one => `${one.kind} ${one.ref}`.trim()).sort()).toEqual(
+      ['air', 'bits', 'fittings', 'methods', `pen ${pen.id}`, 'shelf', 'workshop'].sort(),
+    )
+    await putAwayMethod(knex, method.id, true)
+    await take({ kind: 'changes' })
+    expect(heard.at(-1)).toMatchObject({ kind: 'changes', changes: [{ kind: 'methods', ref: '' }] })
+  })
+  it('changes grow in the order in which they become visible, whoever writes at the same time', async () => {
+    let last = await lastChange(knex)
+    const seen = new Set<string>()
+    let writing = true
+    const reading = (async () => {
+      for (let more = true; more || writing;) {
+        const found = await changesAfter(knex, last, 2)
+        more = found.changes.length > 0
+        last = found.upTo
+        for (const { ref } of found.changes) seen.add(ref)
+      }
+    })()
+    const pens = await Promise.all(Array.from({ length: 12 }, () => makePen()))
+    writing = false
+    await reading
+    expect(pens.every(pen => seen.has(pen.id))).toBe(true)
+  })
+  it('an entry is not appended while another is being, so that none becomes visible behind a number that was read', async () => {
+    const pen = await makePen()
+    const [first, second] = [done(pen, 0, 'parts'), done(pen, 1, 'cut')]
+    let later: Promise<string> = Promise.resolve('')
+    const waits = async (): Promise<string> => {
+      for (;;) {
+        const { rows } = await knex.raw('select 1 from pg_locks where locktype = \'advisory\' and not granted')
+        if (rows.length) return 'waits'
+      }
+    }
+    await knex.transaction(async (trx) => {
+      await appendEvents(trx, [first])
+      later = appendEvents(knex, [second]).then(() => 'appended')
+      expect(await Promise.race([later, waits()])).toBe('waits')
+    })
+    expect(await later).toBe('appended')
+    expect((await eventsOf(knex, pen.id)).map(event => event.id)).toEqual([first.id, second.id])
+  })
+  it('numbers grow in the order in which entries become visible: who reads on from the last number misses none, whoever writes at '
+    + 'the same time', async () => {
     const pen = await makePen()
     const heard: string[] = []
     let [last, writing] = [await lastSeq(knex), true]
@@ -115,22 +238,47 @@ describe('following', () => {
 
 it('hands that were on another pen are known; the demo’s are not', async () => {
   const [one, other] = [await makePen(), await makePen()]
-  await appendEvents(knex, [done(one, 0, 'parts'), done(one, 100, 'cut'), done(other, 60, 'parts'), done(other, 900, 'cut'), { ...done(other, 70, 'drill'), device: 'demo' }, { ...done(other, 3650, 'tube'), ahead: 3_600_000 }])
+  await appendEvents(knex, [
+    done(one, 0, 'parts'),
+    done(one, 100, 'cut'),
+    done(other, 60, 'parts'),
+    done(other, 900, 'cut'),
+    { ...done(other, 70, 'drill'), device: 'demo' },
+    { ...done(other, 3650, 'tube'), ahead: 3_600_000 },
+  ])
   expect(await elsewhereOf(knex, one.id)).toEqual([new Date(START + 50_000).toISOString(), new Date(START + 60_000).toISOString()])
   expect(await elsewhereOf(knex, (await makePen()).id)).toEqual([])
 })
 
 it('all defects over all pens, and what they tell of causes and mends', async () => {
   const pen = await makePen({ material: 'pear' })
-  const chips = [0, 1].map(index => entry(pen, index, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 10 + index, size: 0.5, step: 'turn' } }))
-  const of = (index: number, seconds: number, what: Record<string, unknown>, kind: string) => entry(pen, seconds, { kind, payload: { defect: chips[index]!.id, ...what } } as Entry)
+  const chips = [0, 1].map(index =>
+    entry(pen, index, { kind: 'defect', payload: { kind: 'chip', barrel: 'only', fromTip: 10 + index, size: 0.5, step: 'turn' } }),
+  )
+  const of = (index: number, seconds: number, what: Record<string, unknown>, kind: string) =>
+    entry(pen, seconds, { kind, payload: { defect: chips[index]!.id, ...what } } as Entry)
+  // The demo's made-up defects stand in the list and teach nothing.
+  const made = entry(pen, 20, { kind: 'defect', payload: { kind: 'void', barrel: 'only', fromTip: 3, size: 0.5, step: 'clean' } })
   await appendEvents(knex, [
-    ...chips, of(0, 5, { cause: 'dull tool' }, 'judge'), of(0, 6, { way: 'thin CA', step: 'turn' }, 'repair'), of(0, 8, { how: 'mended' }, 'settle'),
-    of(1, 9, { way: 'thin CA', step: 'turn' }, 'repair'), of(1, 10, { how: 'failed' }, 'settle'),
-    { ...entry(pen, 20, { kind: 'defect', payload: { kind: 'void', barrel: 'only', fromTip: 3, size: 0.5, step: null } }), device: 'demo' },
+    ...chips,
+    of(0, 5, { cause: 'dull tool' }, 'judge'),
+    of(0, 6, { way: 'thin CA', step: 'turn' }, 'repair'),
+    of(0, 8, { how: 'mended' }, 'settle'),
+    of(1, 9, { way: 'thin CA', step: 'turn' }, 'repair'),
+    of(1, 10, { how: 'failed' }, 'settle'),
+    ...[
+      made,
+      entry(pen, 21, { kind: 'judge', payload: { defect: made.id, cause: 'dull tool' } }),
+      entry(pen, 22, { kind: 'repair', payload: { defect: made.id, way: 'shavings and CA', step: 'clean' } }),
+      entry(pen, 23, { kind: 'settle', payload: { defect: made.id, how: 'failed' } }),
+    ].map(event => ({ ...event, device: 'demo' })),
   ])
   const { defects, history } = await readDefects(knex)
-  expect(defects.map(one => [one.kind, one.fromTip, one.status, one.material.name])).toEqual([['void', 3, 'open', 'Pear'], ['chip', 11, 'open', 'Pear'], ['chip', 10, 'mended', 'Pear']])
+  expect(defects.map(one => [one.kind, one.fromTip, one.status, one.material.name])).toEqual([
+    ['void', 3, 'open', 'Pear'],
+    ['chip', 11, 'open', 'Pear'],
+    ['chip', 10, 'mended', 'Pear'],
+  ])
   expect(history).toEqual({ causes: { chip: { 'dull tool': 1 } }, ways: [{ kind: 'chip', way: 'thin CA', worked: 1, failed: 1 }] })
 })
 

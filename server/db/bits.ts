@@ -1,11 +1,8 @@
 import type { Knex } from 'knex'
+import type { ShelfBit } from '../../contract'
 import type { BitChange } from '../../schemas'
 
-export interface ShelfBit {
-  diameter: number
-  count: number
-}
-
+/** The bits of the shelf, the smallest first. */
 export const listBits = async (knex: Knex): Promise<ShelfBit[]> => knex<ShelfBit>('bits').orderBy('diameter')
 
 /** Says how many bits of a diameter there are, or forgets the diameter; saying so twice changes nothing. */

@@ -1,15 +1,9 @@
+import { must } from '../../core/sure'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { MoistureReading } from '../../core/climate'
+import type { ShelfBlank } from '../../contract'
 import type { BlankInput, ReadingInput } from '../../schemas'
-import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
-
-/** A kind of blank on the shelf with what was measured of it. */
-export interface ShelfBlank extends Omit<BlankInput, 'version'> {
-  id: string
-  version: number
-  readings: (MoistureReading & { id: string })[]
-}
+import { ConflictError, FieldsError, NotFoundError } from '../faults'
 
 type Row = Omit<ShelfBlank, 'readings'> & { gone: boolean, created_at: Date }
 interface ReadingRow {
@@ -20,12 +14,23 @@ interface ReadingRow {
   percent: number | null
 }
 
-const asReading = ({ id, at, grams, percent }: ReadingRow): ShelfBlank['readings'][number] =>
-  ({ id, at: at.toISOString(), ...(grams !== null ? { grams } : { percent: percent! }) })
+const asReading = ({ id, at, grams, percent }: ReadingRow): ShelfBlank['readings'][number] => ({
+  id,
+  at: at.toISOString(),
+  ...(grams !== null ? { grams } : { percent: percent ?? 0 }),
+})
 
 async function withReadings(knex: Knex, rows: Row[]): Promise<ShelfBlank[]> {
-  const readings: ReadingRow[] = await knex<ReadingRow>('readings').whereIn('blank_id', rows.map(row => row.id)).orderBy('at')
-  return rows.map(({ gone: _, created_at: __, ...row }) => ({ ...row, readings: readings.filter(one => one.blank_id === row.id).map(asReading) }))
+  const readings: ReadingRow[] = await knex<ReadingRow>('readings')
+    .whereIn(
+      'blank_id',
+      rows.map(row => row.id),
+    )
+    .orderBy('at')
+  return rows.map(({ gone: _, created_at: __, ...row }) => ({
+    ...row,
+    readings: readings.filter(one => one.blank_id === row.id).map(asReading),
+  }))
 }
 
 export async function listBlanks(knex: Knex): Promise<ShelfBlank[]> {
@@ -43,13 +48,15 @@ export async function createBlank(knex: Knex, { version: _, ...wanted }: BlankIn
   await refuseStrayPhoto(knex, wanted.photo)
   const id = randomUUID()
   await knex('blanks').insert({ ...wanted, id })
-  return (await readBlank(knex, id))!
+  return must(await readBlank(knex, id), 'it was kept just now')
 }
 
 /** Changes a blank, or puts one back that was taken off. @throws ConflictError with the newer one, NotFoundError, FieldsError */
 export async function changeBlank(knex: Knex, id: string, { version = 0, ...wanted }: BlankInput): Promise<ShelfBlank> {
   await refuseStrayPhoto(knex, wanted.photo)
-  const changed = await knex('blanks').where({ id, version }).update({ ...wanted, version: version + 1, gone: false })
+  const changed = await knex('blanks')
+    .where({ id, version })
+    .update({ ...wanted, version: version + 1, gone: false })
   const now = await readBlank(knex, id)
   if (!now) throw new NotFoundError('There is no such blank.')
   if (!changed) throw new ConflictError('This blank was changed on another device. Look at it as it is now, then change it again.', now)
@@ -58,15 +65,15 @@ export async function changeBlank(knex: Knex, id: string, { version = 0, ...want
 
 /** Takes a blank off the shelf. It stays for pens that have it, and can be put back. */
 export async function dropBlank(knex: Knex, id: string): Promise<void> {
-  if (!await knex('blanks').where({ id }).update({ gone: true })) throw new NotFoundError('There is no such blank.')
+  if (!(await knex('blanks').where({ id }).update({ gone: true }))) throw new NotFoundError('There is no such blank.')
 }
 
 /** Keeps a weighing or a meter reading; sending it twice changes nothing. @throws NotFoundError */
 export async function addReading(knex: Knex, blankId: string, reading: ReadingInput): Promise<ShelfBlank> {
-  if (!await knex('blanks').where({ id: blankId }).first('id')) throw new NotFoundError('There is no such blank.')
+  if (!(await knex('blanks').where({ id: blankId }).first('id'))) throw new NotFoundError('There is no such blank.')
   const { id, at, grams = null, percent = null } = reading
   await knex('readings').insert({ id, blank_id: blankId, at, grams, percent }).onConflict('id').ignore()
-  return (await readBlank(knex, blankId))!
+  return must(await readBlank(knex, blankId), 'it was looked for above')
 }
 
 /** Takes a reading back; saying so twice changes nothing. */
@@ -78,5 +85,6 @@ export async function dropReading(knex: Knex, blankId: string, id: string): Prom
 }
 
 async function refuseStrayPhoto(knex: Knex, photo: string | null): Promise<void> {
-  if (photo && !await knex('photos').where({ id: photo }).first('id')) throw new FieldsError({ photo: 'This picture is not here: choose it again.' })
+  if (photo && !(await knex('photos').where({ id: photo }).first('id')))
+    throw new FieldsError({ photo: 'This picture is not here: choose it again.' })
 }

@@ -1,28 +1,13 @@
 import type { Knex } from 'knex'
+import type { AllDefects, DefectHistory, ListedDefect } from '../../contract'
 import { replay, type DefectState } from '../../core/bench'
-import type { DefectKind, RepairWay } from '../../core/defects'
-import type { Plan } from '../../core/plan'
+import { isResin } from '../../core/shelf'
 import { eventsByPen } from './events'
-import { listPens, type Pen } from './pens'
+import { listPens } from './pens'
 import { readPlans } from './plans'
 
-/** A defect with the pen it is on. */
-export interface ListedDefect extends Omit<DefectState, 'answers'> {
-  pen: Pick<Pen, 'id' | 'mark' | 'name'>
-  fitting: Plan['inputs']['fitting']
-  material: { id: string, name: string, colour: string, resin: boolean }
-  /** The step it was found at, by its kind; null when nothing was left to do. */
-  found: string | null
-}
-
-/** What the shop's own defects tell: which causes were judged, and how each way to mend went. The demo's made-up ones do not count. */
-export interface DefectHistory {
-  causes: Partial<Record<DefectKind, Record<string, number>>>
-  ways: { kind: DefectKind, way: RepairWay, worked: number, failed: number }[]
-}
-
 /** All defects over all pens, the latest first, and what they tell. */
-export async function readDefects(knex: Knex): Promise<{ defects: ListedDefect[], history: DefectHistory }> {
+export async function readDefects(knex: Knex): Promise<AllDefects> {
   const [pens, plans, logs] = await Promise.all([listPens(knex), readPlans(knex), eventsByPen(knex)])
   const defects: ListedDefect[] = []
   const history: DefectHistory = { causes: {}, ways: [] }
@@ -34,18 +19,21 @@ export async function readDefects(knex: Knex): Promise<{ defects: ListedDefect[]
     const made = new Set(log.filter(event => event.device === 'demo').map(event => event.id))
     for (const { answers: _, ...defect } of state.defects) {
       defects.push({
-        ...defect, pen: { id, mark, name }, fitting, material: { id: material.id, name: material.name, colour: material.colour, resin: material.classes.includes('resin') },
+        ...defect,
+        pen: { id, mark, name },
+        fitting,
+        material: { id: material.id, name: material.name, colour: material.colour, resin: isResin(material) },
         found: state.plan.steps.find(step => step.id === defect.step)?.kind ?? null,
       })
       if (!made.has(defect.id)) learn(history, defect)
     }
   }
-  return { defects: defects.sort((a, b) => a.at < b.at ? 1 : -1), history }
+  return { defects: defects.sort((a, b) => (a.at < b.at ? 1 : -1)), history }
 }
 
 function learn(history: DefectHistory, { kind, judged, mends, status }: Omit<DefectState, 'answers'>): void {
   if (judged && judged !== 'not known') {
-    const of = history.causes[kind] ??= {}
+    const of = (history.causes[kind] ??= {})
     of[judged] = (of[judged] ?? 0) + 1
   }
   mends.forEach((mend, index) => {

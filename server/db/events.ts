@@ -1,10 +1,8 @@
 import type { Knex } from 'knex'
+import type { StoredEvent } from '../../contract'
 import { replay, type BenchEvent } from '../../core/bench'
-import { FieldsError } from '../http/errors'
+import { FieldsError } from '../faults'
 import { keepMended, readBase } from './plans'
-
-/** An event with what the server adds: its place in the log and when it came in. */
-export type StoredEvent = BenchEvent & { seq: number, receivedAt: string }
 
 interface Row {
   id: string
@@ -19,10 +17,19 @@ interface Row {
   payload: unknown
 }
 
-const asEvent = (row: Row): StoredEvent => ({
-  id: row.id, pen: row.pen_id, kind: row.kind, barrels: row.barrels, at: row.at.toISOString(), device: row.device, payload: row.payload,
-  ...(row.ahead_ms === null ? {} : { ahead: Number(row.ahead_ms) }), seq: Number(row.seq), receivedAt: row.received_at.toISOString(),
-} as StoredEvent)
+const asEvent = (row: Row): StoredEvent =>
+  ({
+    id: row.id,
+    pen: row.pen_id,
+    kind: row.kind,
+    barrels: row.barrels,
+    at: row.at.toISOString(),
+    device: row.device,
+    payload: row.payload,
+    ...(row.ahead_ms === null ? {} : { ahead: Number(row.ahead_ms) }),
+    seq: Number(row.seq),
+    receivedAt: row.received_at.toISOString(),
+  }) as StoredEvent
 
 /** The log of one pen, in the order it came in. */
 export async function eventsOf(knex: Knex, penId: string): Promise<StoredEvent[]> {
@@ -54,13 +61,25 @@ export async function lastSeq(knex: Knex): Promise<number> {
   return Number(row?.seq ?? 0)
 }
 
-/** When steps of other pens were entered while this one was worked, in their order: hands that were on those were not on this one. The demo's made-up entries do not count. */
+/**
+ * When steps of other pens were entered while this one was worked, in their order: hands that were on those were not on this one. The
+ * demo's made-up entries do not count.
+ */
 export async function elsewhereOf(knex: Knex, penId: string): Promise<string[]> {
   const at = '(at - make_interval(secs => coalesce(ahead_ms, 0) / 1000.0))'
-  const own = await knex('events').where({ pen_id: penId }).whereNot({ device: 'demo' }).select(knex.raw(`min(${at}) as first, max(${at}) as last`)).first() as unknown as { first: Date | null, last: Date | null }
+  const own = (await knex('events')
+    .where({ pen_id: penId })
+    .whereNot({ device: 'demo' })
+    .select(knex.raw(`min(${at}) as first, max(${at}) as last`))
+    .first()) as unknown as { first: Date | null, last: Date | null }
   if (!own.first || !own.last) return []
-  const rows = await knex('events').whereNot({ pen_id: penId }).whereNot({ device: 'demo' }).whereIn('kind', ['begin', 'done', 'skip', 'coat'])
-    .whereRaw(`${at} between ? and ?`, [own.first, own.last]).orderByRaw(at).select(knex.raw(`${at} as at`)) as unknown as { at: Date }[]
+  const rows = (await knex('events')
+    .whereNot({ pen_id: penId })
+    .whereNot({ device: 'demo' })
+    .whereIn('kind', ['begin', 'done', 'skip', 'coat'])
+    .whereRaw(`${at} between ? and ?`, [own.first, own.last])
+    .orderByRaw(at)
+    .select(knex.raw(`${at} as at`))) as unknown as { at: Date }[]
   return rows.map(row => row.at.toISOString())
 }
 
@@ -71,8 +90,9 @@ const RIGHT = 2000
 const APPEND_LOCK = 7_265_302
 
 /**
- * Appends events; those whose id is known already are passed over, so that sending twice changes nothing. Answers the ids that were new. `sentAt` is the time on the device when it sent them: entries that do not say how
- * wrong its clock was are put right by it. A mend that was chosen, or taken back, makes a new version of its pen's plan.
+ * Appends events; those whose id is known already are passed over, so that sending twice changes nothing. Answers the ids that were
+ * new. `sentAt` is the time on the device when it sent them: entries that do not say how wrong its clock was are put right by it. A
+ * mend that was chosen, or taken back, makes a new version of its pen's plan.
  * @throws FieldsError when a pen is not known; then none is kept
  */
 export async function appendEvents(knex: Knex, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
@@ -84,8 +104,18 @@ export async function appendEvents(knex: Knex, events: readonly BenchEvent[], se
     const stray = events.findIndex(event => !known.has(event.pen))
     if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen.' })
     await trx.raw('select pg_advisory_xact_lock(?)', [APPEND_LOCK])
-    const rows = events.map(({ pen, payload, barrels, ahead = measured, ...rest }) => ({ ...rest, pen_id: pen, barrels: [...barrels], payload: JSON.stringify(payload), ahead_ms: ahead ?? null }))
-    const added: { id: string, pen_id: string, kind: string }[] = await trx('events').insert(rows).onConflict('id').ignore().returning(['id', 'pen_id', 'kind'])
+    const rows = events.map(({ pen, payload, barrels, ahead = measured, ...rest }) => ({
+      ...rest,
+      pen_id: pen,
+      barrels: [...barrels],
+      payload: JSON.stringify(payload),
+      ahead_ms: ahead ?? null,
+    }))
+    const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
+      .insert(rows)
+      .onConflict('id')
+      .ignore()
+      .returning(['id', 'pen_id', 'kind'])
     for (const pen of new Set(added.filter(row => CHANGES_PLAN.includes(row.kind)).map(row => row.pen_id))) await mend(trx, pen)
     return added.map(row => row.id)
   })

@@ -1,16 +1,10 @@
+import { must } from '../../core/sure'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { ShelfFitting } from '../../contract'
 import type { Fitting } from '../../core/barrel'
 import type { ShelfFittingInput } from '../../schemas'
-import { ConflictError, NotFoundError } from '../http/errors'
-
-/** A fitting on the shelf: how many sets are there, and whether its bushings are. */
-export interface ShelfFitting {
-  fitting: Fitting
-  version: number
-  sets: number
-  bushings: 'there' | 'missing' | 'not known'
-}
+import { ConflictError, NotFoundError } from '../faults'
 
 interface Row {
   id: string
@@ -22,7 +16,8 @@ interface Row {
 }
 
 const asFitting = ({ id, version, body, sets, bushings }: Row): ShelfFitting => ({ fitting: { id, ...body }, version, sets, bushings })
-const bodyOf = ({ name, bit, barrels, parts }: ShelfFittingInput) => JSON.stringify({ name, bit, barrels, ...(parts ? { parts } : {}), source: { mark: 'model', note: 'as you measured it' } })
+const bodyOf = ({ name, bit, barrels, parts }: ShelfFittingInput) =>
+  JSON.stringify({ name, bit, barrels, ...(parts ? { parts } : {}), source: { mark: 'model', note: 'as you measured it' } })
 
 /** By their names, 7 mm before 10 mm. */
 export async function listFittings(knex: Knex): Promise<ShelfFitting[]> {
@@ -40,12 +35,16 @@ export async function readFitting(knex: Knex, id: string): Promise<ShelfFitting 
 export async function createFitting(knex: Knex, wanted: ShelfFittingInput): Promise<ShelfFitting> {
   const id = randomUUID()
   await knex('fittings').insert({ id, body: bodyOf(wanted), sets: wanted.sets, bushings: wanted.bushings })
-  return (await readFitting(knex, id))!
+  return must(await readFitting(knex, id), 'it was kept just now')
 }
 
-/** Changes a fitting, or puts one back that was taken off. Plans made before keep theirs. @throws ConflictError with the newer one, NotFoundError */
+/**
+ * Changes a fitting, or puts one back that was taken off. Plans made before keep theirs. @throws ConflictError with the newer one,
+ * NotFoundError
+ */
 export async function changeFitting(knex: Knex, id: string, wanted: ShelfFittingInput): Promise<ShelfFitting> {
-  const changed = await knex('fittings').where({ id, version: wanted.version ?? 0 })
+  const changed = await knex('fittings')
+    .where({ id, version: wanted.version ?? 0 })
     .update({ body: bodyOf(wanted), sets: wanted.sets, bushings: wanted.bushings, version: (wanted.version ?? 0) + 1, gone: false })
   const now = await readFitting(knex, id)
   if (!now) throw new NotFoundError('There is no such fitting.')
@@ -55,5 +54,5 @@ export async function changeFitting(knex: Knex, id: string, wanted: ShelfFitting
 
 /** Takes a fitting off the shelf. It stays for pens that have it, and can be put back. */
 export async function dropFitting(knex: Knex, id: string): Promise<void> {
-  if (!await knex('fittings').where({ id }).update({ gone: true })) throw new NotFoundError('There is no such fitting.')
+  if (!(await knex('fittings').where({ id }).update({ gone: true }))) throw new NotFoundError('There is no such fitting.')
 }

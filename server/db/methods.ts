@@ -1,9 +1,11 @@
+import { must } from '../../core/sure'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { Method } from '../../core/plan'
+import type { MethodVersion } from '../../contract'
+import type { Method } from '../../core/method'
 import { methods as usual } from '../../reference'
 import type { MethodInput } from '../../schemas'
-import { ConflictError, NotFoundError } from '../http/errors'
+import { ConflictError, NotFoundError } from '../faults'
 
 interface Row {
   method_id: string
@@ -14,11 +16,17 @@ interface Row {
 
 const asMethod = ({ method_id: id, version, body }: Pick<Row, 'method_id' | 'version' | 'body'>): Method => ({ id, version, ...body })
 
-const latest = (knex: Knex) => knex<Row>('method_versions').join('methods', 'methods.id', 'method_id').distinctOn('method_id').orderBy([{ column: 'method_id' }, { column: 'version', order: 'desc' }])
+const latest = (knex: Knex) =>
+  knex<Row>('method_versions')
+    .join('methods', 'methods.id', 'method_id')
+    .distinctOn('method_id')
+    .orderBy([{ column: 'method_id' }, { column: 'version', order: 'desc' }])
 
 /** The methods of the workshop as they are now: those it began with in their order, then its own. */
 export async function listMethods(knex: Knex): Promise<Method[]> {
-  const rows: (Row & { created_at: Date })[] = await knex.from(latest(knex).where('gone', false).select('method_versions.*', 'methods.created_at').as('now')).orderBy('created_at')
+  const rows: (Row & { created_at: Date })[] = await knex
+    .from(latest(knex).where('gone', false).select('method_versions.*', 'methods.created_at').as('now'))
+    .orderBy('created_at')
   const place = ({ id }: Method) => (usual.findIndex(method => method.id === id) + usual.length + 1) % (usual.length + 1)
   return rows.map(asMethod).sort((a, b) => place(a) - place(b))
 }
@@ -29,20 +37,20 @@ export async function readMethod(knex: Knex, id: string): Promise<Method | undef
   return row && asMethod(row)
 }
 
-/** One version of a method, when it was made, and the pens whose plans are of it now. */
-export interface MethodVersion {
-  method: Method
-  madeAt: string
-  pens: { id: string, mark: string, name: string }[]
-}
-
 /** Every version of a method, the newest first. @throws NotFoundError */
 export async function methodHistory(knex: Knex, id: string): Promise<MethodVersion[]> {
   const rows: Row[] = await knex<Row>('method_versions').where('method_id', id).orderBy('version', 'desc')
   if (!rows.length) throw new NotFoundError('There is no such method.')
-  const pens: { id: string, mark: string, name: string, version: number }[] = await knex('pens').join('plans', join => join.on('pens.id', 'plans.pen_id').andOn('pens.plan_version', 'plans.version'))
-    .whereRaw('plans.body #>> \'{inputs,method,id}\' = ?', [id]).orderBy('mark').select('pens.id', 'mark', 'name', knex.raw('(plans.body #>> \'{inputs,method,version}\')::int as version'))
-  return rows.map(row => ({ method: asMethod(row), madeAt: row.made_at.toISOString(), pens: pens.filter(pen => pen.version === row.version).map(({ version: _, ...pen }) => pen) }))
+  const pens: { id: string, mark: string, name: string, version: number }[] = await knex('pens')
+    .join('plans', join => join.on('pens.id', 'plans.pen_id').andOn('pens.plan_version', 'plans.version'))
+    .whereRaw('plans.body #>> \'{inputs,method,id}\' = ?', [id])
+    .orderBy('mark')
+    .select('pens.id', 'mark', 'name', knex.raw('(plans.body #>> \'{inputs,method,version}\')::int as version'))
+  return rows.map(row => ({
+    method: asMethod(row),
+    madeAt: row.made_at.toISOString(),
+    pens: pens.filter(pen => pen.version === row.version).map(({ version: _, ...pen }) => pen),
+  }))
 }
 
 const yours = { mark: 'model' as const, note: 'as you set it' }
@@ -56,7 +64,7 @@ export async function copyMethod(knex: Knex, of: string, name: string): Promise<
     const { id: _, version: __, ...body } = from
     await trx('methods').insert({ id })
     await keep(trx, id, 1, { ...body, name, source: { mark: 'model', note: `a copy of ${from.name}` } })
-    return (await readMethod(trx, id))!
+    return must(await readMethod(trx, id), 'it was kept just now')
   })
 }
 
@@ -66,16 +74,18 @@ export async function changeMethod(knex: Knex, id: string, version: number, want
     await trx('methods').where({ id }).forUpdate().first('id')
     const now = await readMethod(trx, id)
     if (!now) throw new NotFoundError('There is no such method.')
-    if (now.version !== version) throw new ConflictError('This method was changed on another device. Look at it as it is now, then change it again.', now)
+    if (now.version !== version)
+      throw new ConflictError('This method was changed on another device. Look at it as it is now, then change it again.', now)
     await keep(trx, id, version + 1, { ...wanted, source: yours })
     await trx('methods').where({ id }).update({ gone: false })
-    return (await readMethod(trx, id))!
+    return must(await readMethod(trx, id), 'it was kept just now')
   })
 }
 
-const keep = (knex: Knex, id: string, version: number, body: Omit<Method, 'id' | 'version'>) => knex('method_versions').insert({ method_id: id, version, body: JSON.stringify(body) })
+const keep = (knex: Knex, id: string, version: number, body: Omit<Method, 'id' | 'version'>) =>
+  knex('method_versions').insert({ method_id: id, version, body: JSON.stringify(body) })
 
 /** Puts a method away, or takes it out again. Pens that have it keep it. @throws NotFoundError */
 export async function putAwayMethod(knex: Knex, id: string, gone: boolean): Promise<void> {
-  if (!await knex('methods').where({ id }).update({ gone })) throw new NotFoundError('There is no such method.')
+  if (!(await knex('methods').where({ id }).update({ gone }))) throw new NotFoundError('There is no such method.')
 }

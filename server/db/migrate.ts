@@ -30,11 +30,13 @@ export async function unmigrate(knex: Knex): Promise<void> {
 }
 
 async function refuseNewer(knex: Knex): Promise<void> {
-  if (!await knex.schema.hasTable('knex_migrations')) return
+  if (!(await knex.schema.hasTable('knex_migrations'))) return
   const known = new Set(migrationNames)
   const names: string[] = await knex('knex_migrations').pluck('name')
   const newer = names.filter(name => !known.has(name))
   if (newer.length) {
-    throw new NewerDatabaseError(`This database was made by a newer Oxlip (it has ${newer.join(', ')}). Start the newer Oxlip, or use another database.`)
+    throw new NewerDatabaseError(
+      `This database was made by a newer Oxlip (it has ${newer.join(', ')}). Start the newer Oxlip, or use another database.`,
+    )
   }
 }

@@ -3,13 +3,17 @@ import type { Knex } from 'knex'
 import { onDatabase } from '../../tests/database/suite'
 import { replay, type BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
-import { ConflictError, FieldsError, NotFoundError } from '../http/errors'
+import type { Pen } from '../../contract'
+import { trace, withWishes } from '../../core/plan'
+import { changeWorkshop } from '../../tests/database/workshop'
+import { ConflictError, FieldsError, NotFoundError, StoredError } from '../faults'
+import { readInstrument } from './air'
 import { loadDemo } from './demo'
 import { appendEvents, eventsOf } from './events'
 import { migrate, NewerDatabaseError, unmigrate } from './migrate'
 import { migrationNames } from './migrations'
-import { changePen, createPen, listPens, readPen, replanPen, type Pen } from './pens'
-import { readPlan } from './plans'
+import { changePen, createPen, listPens, readPen, replanPen } from './pens'
+import { readPlan, readPlans } from './plans'
 import { changeShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
@@ -18,10 +22,27 @@ let knex: Knex
 beforeEach(() => {
   knex = database()
 })
-const wanted = (change: Partial<NewPen> = {}): NewPen =>
-  ({ mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
-const event = (pen: Pen, step: string, id = randomUUID()): BenchEvent =>
-  ({ id, pen: pen.id, kind: 'done', payload: { step }, barrels: ['only'], at: '2026-11-23T18:00:00.123Z', device: 'test' })
+const wanted = (change: Partial<NewPen> = {}): NewPen => ({
+  mark: 'A1',
+  name: 'Apple',
+  reason: null,
+  due: null,
+  fitting: 'click-8',
+  material: 'apple',
+  method: 'ca-thin-first',
+  tool: 'skew',
+  film: 'gloss',
+  ...change,
+})
+const event = (pen: Pen, step: string, id = randomUUID()): BenchEvent => ({
+  id,
+  pen: pen.id,
+  kind: 'done',
+  payload: { step },
+  barrels: ['only'],
+  at: '2026-11-23T18:00:00.123Z',
+  device: 'test',
+})
 
 describe('migrations', () => {
   it('go up, down and up again, leaving nothing behind', async () => {
@@ -73,13 +94,19 @@ describe('a pen', () => {
   })
   it('keeps its plan when only its name changes', async () => {
     const pen = await createPen(knex, wanted())
-    expect(await changePen(knex, pen.id, { version: 1, name: 'Apple from the gate' })).toMatchObject({ planVersion: 1, name: 'Apple from the gate' })
+    expect(await changePen(knex, pen.id, { version: 1, name: 'Apple from the gate' })).toMatchObject({
+      planVersion: 1,
+      name: 'Apple from the gate',
+    })
   })
   it('is planned again with the shelf as it is, what was done kept', async () => {
     const pen = await createPen(knex, wanted())
     const first = (await readPlan(knex, pen)).steps.find(step => step.kind === 'sand')!
     const before = ['cut', 'drill', 'tube', 'square', 'turn', first.id]
-    await appendEvents(knex, before.map(step => event(pen, step)))
+    await appendEvents(
+      knex,
+      before.map(step => event(pen, step)),
+    )
     await changeShelf(knex, { item: first.id.replace('sand.', ''), there: false })
     const plan = await readPlan(knex, await replanPen(knex, pen.id, 1))
     const state = replay(plan, await eventsOf(knex, pen.id))
@@ -113,7 +140,9 @@ describe('the log', () => {
   it('loses and doubles nothing under twenty writers that send overlapping batches', async () => {
     const pen = await createPen(knex, wanted())
     const events = Array.from({ length: 60 }, (_, index) => event(pen, `step.${index}`))
-    const answers = await Promise.all(Array.from({ length: 20 }, (_, writer) => appendEvents(knex, events.slice(writer * 2, writer * 2 + 22))))
+    const answers = await Promise.all(
+      Array.from({ length: 20 }, (_, writer) => appendEvents(knex, events.slice(writer * 2, writer * 2 + 22))),
+    )
     expect(new Set(answers.flat()).size).toBe(answers.flat().length)
     const log = await eventsOf(knex, pen.id)
     expect(new Set(log.map(row => row.id))).toEqual(new Set(events.map(row => row.id)))
@@ -133,10 +162,55 @@ describe('the log', () => {
 })
 
 it('the workshop refuses a change of an older version', async () => {
-  const seen = await readWorkshop(knex)
-  await writeWorkshop(knex, { ...seen, celsius: 12 })
-  await expect(writeWorkshop(knex, { ...seen, celsius: 30 })).rejects.toThrow(ConflictError)
+  const { version, units } = await readWorkshop(knex)
+  await writeWorkshop(knex, { version, units, air: { celsius: 12, humidity: 50 } })
+  await expect(writeWorkshop(knex, { version, units, air: { celsius: 30, humidity: 50 } })).rejects.toThrow(ConflictError)
   expect((await readWorkshop(knex)).celsius).toBe(12)
+})
+
+it('settings that were opened before an instrument spoke do not put the old air back', async () => {
+  const { version } = await readWorkshop(knex)
+  await readInstrument(knex, { at: '2026-11-23T19:00:00.000Z', celsius: 14, humidity: 71 })
+  const kept = await writeWorkshop(knex, { version, units: 'inch', kerf: 1.5 })
+  expect(kept).toMatchObject({ units: 'inch', kerf: 1.5, celsius: 14, humidity: 71 })
+  expect(await knex('air_readings').select('celsius')).toEqual([{ celsius: 14 }])
+})
+
+it('two pens given one mark at the same moment: one has it, the other is told which is free', async () => {
+  const made = await Promise.allSettled([createPen(knex, wanted()), createPen(knex, wanted())])
+  const refused = made.flatMap(one => (one.status === 'rejected' ? [one.reason as FieldsError | ConflictError] : []))
+  expect(refused).toHaveLength(1)
+  const mark = wanted().mark
+  expect(refused[0]!.fields.mark).toMatch(new RegExp(`^${mark} is on .* already. ${mark[0]}${Number(mark.slice(1)) + 1} is free.$`))
+  expect(await listPens(knex)).toHaveLength(1)
+})
+
+it('a plan that cannot be read is a fault of ours told in the log, and one pen of many', async () => {
+  const [broken, whole] = [await createPen(knex, wanted()), await createPen(knex, { ...wanted(), mark: 'Z9' })]
+  await knex('plans').where({ pen_id: broken.id }).update({ body: JSON.stringify({ form: 7 }) })
+  const logged = jest.spyOn(console, 'error').mockImplementation(() => {})
+  expect([...(await readPlans(knex)).keys()]).toEqual([whole.id])
+  expect(logged).toHaveBeenCalledWith(expect.stringContaining(broken.id))
+  logged.mockRestore()
+  await expect(readPlan(knex, broken)).rejects.toThrow(StoredError)
+})
+
+it('a wish changed keeps the plan’s own shelf, air and rates: what the screen showed is what is kept', async () => {
+  const pen = await createPen(knex, wanted())
+  const before = await readPlan(knex, pen)
+  await changeShelf(knex, { item: 'P-600', there: false })
+  await changeWorkshop(knex, { air: { celsius: 9, humidity: 30 } })
+  const sizing = { depth: 60 }
+  const shown = withWishes(before, { tool: pen.tool, film: pen.film, ...sizing })
+  const kept = await readPlan(knex, await changePen(knex, pen.id, { version: 1, sizing }))
+  expect(kept.steps).toEqual(JSON.parse(JSON.stringify(shown.steps)))
+  expect(trace(kept).ends.map(end => end.diameter.value)).toEqual(trace(shown).ends.map(end => end.diameter.value))
+  expect(trace(kept).untilHandOver.value).toBe(trace(shown).untilHandOver.value)
+  // Planned anew it follows both.
+  const anew = await readPlan(knex, await replanPen(knex, pen.id, 2))
+  expect(anew.inputs.climate).toEqual({ celsius: 9, humidity: 30 })
+  expect(anew.inputs.shelf.abrasives.some(one => one.id === 'P-600')).toBe(false)
+  expect(trace(anew).untilHandOver.value).toBeGreaterThan(trace(kept).untilHandOver.value)
 })
 
 it('the demo loads fourteen orchard pens into an empty database, and never into another', async () => {

@@ -1,13 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { PhotoRef } from '../../contract'
 import sharp from 'sharp'
-import { BodyError, NotFoundError } from '../http/errors'
-
-export interface PhotoRef {
-  id: string
-  width: number
-  height: number
-}
+import { BodyError, NotFoundError } from '../faults'
 
 /** Longest sides that are kept, px: one to look at, one for rows. */
 const LARGE = 1600
@@ -23,14 +18,26 @@ const KINDS = ['jpeg', 'png', 'webp']
  */
 export async function keepPhoto(knex: Knex, bytes: Buffer, id: string = randomUUID()): Promise<PhotoRef> {
   const image = bytes.length ? sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' }) : undefined
-  const kind = await image?.metadata().then(data => data.format, () => undefined)
+  const kind = await image?.metadata().then(
+    data => data.format,
+    () => undefined,
+  )
   if (!image || !kind || !KINDS.includes(kind)) throw new BodyError(415, 'This is no picture we can read. Choose a JPEG, PNG or WebP file.')
-  const fit = (side: number) => image.clone().rotate().resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 }).toBuffer({ resolveWithObject: true })
+  const fit = (side: number) =>
+    image
+      .clone()
+      .rotate()
+      .resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: 82 })
+      .toBuffer({ resolveWithObject: true })
   const [large, small] = await Promise.all([fit(LARGE), fit(SMALL)]).catch(() => {
     throw new BodyError(415, 'This picture is broken or far too large in pixels. Choose another, or save it again.')
   })
   const photo = { id, width: large.info.width, height: large.info.height }
-  await knex('photos').insert({ ...photo, large: large.data, small: small.data }).onConflict('id').ignore()
+  await knex('photos')
+    .insert({ ...photo, large: large.data, small: small.data })
+    .onConflict('id')
+    .ignore()
   return photo
 }
 

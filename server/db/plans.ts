@@ -2,39 +2,72 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Knex } from 'knex'
 import type { Plan } from '../../core/plan'
 import { asPlan } from '../../schemas'
+import { NotFoundError, StoredError } from '../faults'
 
 /** The plan that a pen's log is played on: the version it points at, without what the log's own mends put in. */
-export const readPlan = async (knex: Knex, pen: { id: string, planVersion: number }): Promise<Plan> => (await readBase(knex, pen.id, pen.planVersion)).plan
+export const readPlan = async (knex: Knex, pen: { id: string, planVersion: number }): Promise<Plan> =>
+  (await readBase(knex, pen.id, pen.planVersion)).plan
 
-/** The same, and which version that is; of the version the pen points at now where none is said. */
+/**
+ * The same, and which version that is; of the version the pen points at now where none is said.
+ * @throws NotFoundError when there is no such pen or version, StoredError when the plan cannot be read
+ */
 export async function readBase(knex: Knex, penId: string, version?: number): Promise<{ version: number, plan: Plan }> {
-  const at = version ?? (await knex('pens').where({ id: penId }).first('plan_version')).plan_version
-  const { mends_base: base } = await knex('plans').where({ pen_id: penId, version: at }).first('mends_base')
-  const { body } = await knex('plans').where({ pen_id: penId, version: base ?? at }).first('body')
-  return { version: base ?? at, plan: asPlan(body) }
+  const pen: { plan_version: number } | undefined = await knex('pens').where({ id: penId }).first('plan_version')
+  const at = version ?? pen?.plan_version
+  const now: { mends_base: number | null } | undefined = at === undefined ? undefined : await planAt(knex, penId, at).first('mends_base')
+  if (at === undefined || !now) throw new NotFoundError('There is no such plan.')
+  const base = now.mends_base ?? at
+  const row: { body: unknown } | undefined = await planAt(knex, penId, base).first('body')
+  return { version: base, plan: readable(row?.body, penId, base) }
 }
 
-/** The current plans of many pens in one query. */
+const planAt = (knex: Knex, penId: string, version: number) => knex('plans').where({ pen_id: penId, version })
+
+/** A plan as it was kept. One that cannot be read is a fault of ours, not of whoever asks. @throws StoredError */
+function readable(body: unknown, penId: string, version: number): Plan {
+  try {
+    return asPlan(body)
+  } catch (error) {
+    throw new StoredError(`Plan ${version} of pen ${penId} cannot be read: ${(error as Error).message}`)
+  }
+}
+
+/** The current plans of all pens in one query. One that cannot be read is left out and told in the log: it is one pen, not all. */
 export async function readPlans(knex: Knex): Promise<Map<string, Plan>> {
-  const rows = await knex('pens')
+  const rows: { pen_id: string, version: number, body: unknown }[] = await knex('pens')
     .join('plans as now', join => join.on('now.pen_id', 'pens.id').andOn('now.version', 'pens.plan_version'))
-    .join('plans as base', join => join.on('base.pen_id', 'pens.id').andOn('base.version', knex.raw('coalesce(now.mends_base, now.version)')))
-    .select('base.pen_id', 'base.body')
-  return new Map(rows.map(row => [row.pen_id, asPlan(row.body)]))
+    .join('plans as base', join =>
+      join.on('base.pen_id', 'pens.id').andOn('base.version', knex.raw('coalesce(now.mends_base, now.version)')),
+    )
+    .select('base.pen_id', 'base.version', 'base.body')
+  const plans = new Map<string, Plan>()
+  for (const { pen_id: pen, version, body } of rows) {
+    try {
+      plans.set(pen, readable(body, pen, version))
+    } catch (error) {
+      console.error((error as Error).message)
+    }
+  }
+  return plans
 }
 
+/** A plan as it will be read again. */
 const stored = (plan: Plan): Plan => asPlan(JSON.parse(JSON.stringify(plan)))
 
 /** Keeps a version of a pen's plan, checked on the way in. */
 export const keepPlan = (knex: Knex, penId: string, version: number, plan: Plan) =>
   knex('plans').insert({ pen_id: penId, version, body: JSON.stringify(stored(plan)) })
 
-/** Keeps the plan as the log has mended it as a new version that the pen points at; nothing is kept when its steps are those of the version there is. */
+/**
+ * Keeps the plan as the log has mended it as a new version that the pen points at; nothing is kept when its steps are those of the
+ * version there is.
+ */
 export async function keepMended(trx: Knex, penId: string, base: number, mended: Plan): Promise<void> {
   const pen = await trx('pens').where({ id: penId }).forUpdate().first('plan_version')
-  const now = await trx('plans').where({ pen_id: penId, version: pen.plan_version }).first('body')
+  const now = await planAt(trx, penId, pen.plan_version).first('body')
   const plan = stored(mended)
-  if (isDeepStrictEqual(asPlan(now.body).steps, plan.steps)) return
+  if (isDeepStrictEqual(now.body.steps, JSON.parse(JSON.stringify(plan.steps)))) return
   const version = pen.plan_version + 1
   await trx('plans').insert({ pen_id: penId, version, body: JSON.stringify(plan), mends_base: base })
   await trx('pens').where({ id: penId }).update({ plan_version: version })

@@ -3,10 +3,10 @@ import type { Knex } from 'knex'
 import { onDatabase } from '../../tests/database/suite'
 import type { BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
-import { FieldsError } from '../http/errors'
+import { FieldsError } from '../faults'
 import { loadDemo } from './demo'
 import { appendEvents } from './events'
-import { ownBuilds, readLearnt } from './learnt'
+import { readLearnt } from './learnt'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
 import { changeShelf, createOwnAbrasive, readShelf } from './shelf'
@@ -18,9 +18,22 @@ beforeEach(() => {
 })
 
 let number = 1
-const pen = (change: Partial<NewPen> = {}) => createPen(knex, { mark: `A${number++}`, name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'gouge', film: 'gloss', ...change })
+const pen = (change: Partial<NewPen> = {}) =>
+  createPen(knex, {
+    mark: `A${number++}`,
+    name: 'Apple',
+    reason: null,
+    due: null,
+    fitting: 'click-8',
+    material: 'apple',
+    method: 'ca-thin-first',
+    tool: 'gouge',
+    film: 'gloss',
+    ...change,
+  })
 const onShelf = async (id: string) => (await readShelf(knex)).abrasives.find(one => one.id === id)
-const grits = async (id: string, planVersion: number) => (await readPlan(knex, { id, planVersion })).steps.flatMap(step => step.kind === 'sand' ? [step.abrasive.id] : [])
+const grits = async (id: string, planVersion: number) =>
+  (await readPlan(knex, { id, planVersion })).steps.flatMap(step => (step.kind === 'sand' ? [step.abrasive.id] : []))
 
 describe('abrasives on the shelf', () => {
   it('keep how worn they are, how many there are and how they are used; saying one thing leaves the others', async () => {
@@ -31,7 +44,8 @@ describe('abrasives on the shelf', () => {
     expect(await onShelf('P-320')).toMatchObject({ worn: 0.5, wet: false })
     await changeShelf(knex, { item: 'P-320', there: false })
     await changeShelf(knex, { item: 'P-320', there: true })
-    expect(await onShelf('P-320')).toEqual({ id: 'P-320', scale: 'P', mark: 320, wet: true, dry: true })
+    // Taken off and put back it is as it was.
+    expect(await onShelf('P-320')).toMatchObject({ id: 'P-320', wet: false, dry: true, worn: 0.5, count: 3 })
   })
   it('what is used wet only sands no bare wood', async () => {
     const before = await grits((await pen()).id, 1)
@@ -49,8 +63,12 @@ describe('abrasives on the shelf', () => {
     await changeShelf(knex, { item: own.id, there: false })
     expect(await onShelf(own.id)).toBeUndefined()
     expect((await readPlan(knex, changed)).steps.some(step => step.kind === 'sand' && step.abrasive.label === 'grey pad')).toBe(true)
-    await expect(createOwnAbrasive(knex, { label: 'x', coarser: 'P-220', finer: 'P-220', wet: true, dry: true })).rejects.toThrow(FieldsError)
-    await expect(createOwnAbrasive(knex, { label: 'x', coarser: 'P-220', finer: 'P-320', wet: false, dry: false })).rejects.toThrow(FieldsError)
+    await expect(createOwnAbrasive(knex, { label: 'x', coarser: 'P-220', finer: 'P-220', wet: true, dry: true })).rejects.toThrow(
+      FieldsError,
+    )
+    await expect(createOwnAbrasive(knex, { label: 'x', coarser: 'P-220', finer: 'P-320', wet: false, dry: false })).rejects.toThrow(
+      FieldsError,
+    )
   })
 })
 
@@ -58,7 +76,7 @@ describe('what the log teaches', () => {
   it('is nothing at first, and nothing from made-up pens', async () => {
     await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
     const { sanding, builds, uses } = await readLearnt(knex)
-    expect([sanding, uses, builds.setAside, ownBuilds({ builds })]).toEqual([{}, [], [], {}])
+    expect([sanding, uses, builds.setAside, Object.values(builds.products).filter(one => one.measurements > 0)]).toEqual([{}, [], [], []])
   })
   it('makes the next plan quicker for a turner whose scratches are always gone sooner', async () => {
     const seconds = async () => {
@@ -70,7 +88,17 @@ describe('what the log teaches', () => {
       const made = await pen()
       const { steps } = await readPlan(knex, made)
       const last = steps.findLastIndex(step => step.kind === 'sand')
-      const events = steps.slice(0, last + 1).map((step, index): BenchEvent => ({ id: randomUUID(), pen: made.id, kind: 'done', payload: { step: step.id }, barrels: ['only'], device: 'test', at: new Date(Date.UTC(2026, 10, 20 + times, 18, 0, index * 29)).toISOString() }))
+      const events = steps
+        .slice(0, last + 1)
+        .map((step, index): BenchEvent => ({
+          id: randomUUID(),
+          pen: made.id,
+          kind: 'done',
+          payload: { step: step.id },
+          barrels: ['only'],
+          device: 'test',
+          at: new Date(Date.UTC(2026, 10, 20 + times, 18, 0, index * 29)).toISOString(),
+        }))
       await appendEvents(knex, events)
     }
     const { 'close-grained': learnt, ...others } = (await readLearnt(knex)).sanding
@@ -89,7 +117,20 @@ it('a ladder of one’s own keeps what is done when it is changed half way', asy
   const own = await changePen(knex, made.id, { version: 1, sizing: { ladder: ['P-120', 'P-220', 'P-400', 'P-600'] } })
   const { steps } = await readPlan(knex, own)
   const upTo = steps.findIndex(step => step.id === 'sand.P-220')
-  await appendEvents(knex, steps.slice(0, upTo + 1).map((step, index): BenchEvent => ({ id: randomUUID(), pen: made.id, kind: 'done', payload: { step: step.id }, barrels: ['only'], device: 'test', at: new Date(Date.UTC(2026, 10, 20, 18, index)).toISOString() })))
+  await appendEvents(
+    knex,
+    steps
+      .slice(0, upTo + 1)
+      .map((step, index): BenchEvent => ({
+        id: randomUUID(),
+        pen: made.id,
+        kind: 'done',
+        payload: { step: step.id },
+        barrels: ['only'],
+        device: 'test',
+        at: new Date(Date.UTC(2026, 10, 20, 18, index)).toISOString(),
+      })),
+  )
   const changed = await changePen(knex, made.id, { version: 2, sizing: { ladder: ['P-150', 'P-320', 'P-600'] } })
   expect(await grits(made.id, changed.planVersion)).toEqual(['P-120', 'P-220', 'P-320', 'P-600'])
 })

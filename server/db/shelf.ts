@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { betweenMarks, grainSize } from '../../core/abrasives'
+import { betweenMarks } from '../../core/abrasives'
 import type { Use } from '../../core/bench'
-import type { BaseWait, Bottle, Product, Shelf, ShelfAbrasive, WaitPurpose } from '../../core/plan'
+import { grainOf, type BaseWait, type Bottle, type Product, type Shelf, type ShelfAbrasive, type WaitPurpose } from '../../core/shelf'
 import { abrasives, products, usualAbrasives, usualProducts } from '../../reference'
 import type { BottleChange, OwnAbrasive, ShelfChange } from '../../schemas'
-import { FieldsError } from '../http/errors'
+import { FieldsError, StoredError } from '../faults'
 import { readLearnt } from './learnt'
 
 interface ItemRow {
@@ -34,42 +34,70 @@ type OwnRow = OwnAbrasive & { id: string }
 /** Every abrasive that can be on the shelf: those of the known scales, and the turner's own pads between two of them. */
 async function allAbrasives(knex: Knex): Promise<ShelfAbrasive[]> {
   const own: OwnRow[] = await knex<OwnRow>('own_abrasives').orderBy('created_at')
-  return [...abrasives, ...own.map(asAbrasive)].sort((a, b) => grainSize(b.scale, b.mark) - grainSize(a.scale, a.mark))
+  return [...abrasives, ...own.map(asAbrasive)].sort((a, b) => grainOf(b) - grainOf(a))
 }
 
-const asAbrasive = ({ id, label, coarser, finer, wet, dry }: OwnRow): ShelfAbrasive => ({ id, wet, dry, ...betweenMarks(label, markOf(coarser), markOf(finer)) })
-const markOf = (id: string) => abrasives.find(row => row.id === id)!
+const asAbrasive = ({ id, label, coarser, finer, wet, dry }: OwnRow): ShelfAbrasive => ({
+  id,
+  wet,
+  dry,
+  ...betweenMarks(label, markOf(coarser), markOf(finer)),
+})
+
+/** A known abrasive by its id. @throws StoredError when the reference data do not have it any more */
+function markOf(id: string): ShelfAbrasive {
+  const found = abrasives.find(row => row.id === id)
+  if (!found) throw new StoredError(`No abrasive is called ${id}.`)
+  return found
+}
 
 /** What is on the shelf, as a plan takes it. `uses` is what coats took from the bottles, which comes off what was said to be left. */
 export async function readShelf(knex: Knex, uses?: readonly Use[]): Promise<Shelf> {
-  const rows: ItemRow[] = await knex<ItemRow>('shelf_items').select('item', 'worn', 'count', 'wet', 'dry')
+  const rows: ItemRow[] = await knex('shelf_items').where({ gone: false }).select('item', 'worn', 'count', 'wet', 'dry')
   const there = new Map(rows.map(row => [row.item, row]))
-  const onShelf = (await allAbrasives(knex)).filter(row => there.has(row.id))
   return {
-    abrasives: onShelf.map((row) => {
-      const { worn, count, wet, dry } = there.get(row.id)!
-      return { ...row, wet: wet ?? row.wet, dry: dry ?? row.dry, ...(worn ? { worn } : {}), ...(count === null ? {} : { count }) }
+    abrasives: (await allAbrasives(knex)).flatMap((abrasive) => {
+      const row = there.get(abrasive.id)
+      return row ? [asUsed(abrasive, row)] : []
     }),
-    products: await withBottles(knex, products.filter(row => there.has(row.id)), uses),
+    products: await withBottles(knex, uses),
   }
 }
 
-async function withBottles(knex: Knex, there: readonly Product[], known?: readonly Use[]): Promise<Product[]> {
-  const rows: BottleRow[] = await knex('shelf_items').select('item', 'closed', 'keeps', 'left_ml', 'left_at', 'size_ml', 'sealed', 'price', 'label', knex.raw('to_char(opened, \'YYYY-MM-DD\') as opened'))
+const asUsed = (abrasive: ShelfAbrasive, { worn, count, wet, dry }: ItemRow): ShelfAbrasive => ({
+  ...abrasive,
+  wet: wet ?? abrasive.wet,
+  dry: dry ?? abrasive.dry,
+  ...(worn ? { worn } : {}),
+  ...(count === null ? {} : { count }),
+})
+
+const BOTTLE = ['item', 'closed', 'keeps', 'left_ml', 'left_at', 'size_ml', 'sealed', 'price', 'label']
+
+async function withBottles(knex: Knex, known?: readonly Use[]): Promise<Product[]> {
+  const rows: BottleRow[] = await knex('shelf_items')
+    .where({ gone: false })
+    .select(...BOTTLE, knex.raw('to_char(opened, \'YYYY-MM-DD\') as opened'))
   const uses = known ?? (rows.some(row => row.left_ml !== null) ? (await readLearnt(knex)).uses : [])
-  return there.map((product): Product => {
-    const row = rows.find(one => one.item === product.id)!
+  return products.flatMap((product): Product[] => {
+    const row = rows.find(one => one.item === product.id)
+    if (!row) return []
     const [bottle, label] = [bottleOf(row, uses), labelOf(row)]
-    return { ...product, ...(Object.keys(bottle).length ? { bottle } : {}), ...(Object.keys(label).length ? { label } : {}) }
+    return [{ ...product, ...(Object.keys(bottle).length ? { bottle } : {}), ...(Object.keys(label).length ? { label } : {}) }]
   })
 }
 
+/** What coats took from a bottle since it was said what is left, ml. */
+function usedSince({ item, left_at: since }: BottleRow, uses: readonly Use[]): number {
+  const from = since?.toISOString()
+  return from === undefined ? 0 : uses.filter(use => use.product === item && use.at > from).reduce((sum, use) => sum + use.ml, 0)
+}
+
 function bottleOf(row: BottleRow, uses: readonly Use[]): Bottle {
-  const used = row.left_at ? uses.filter(use => use.product === row.item && use.at > row.left_at!.toISOString()).reduce((sum, use) => sum + use.ml, 0) : 0
   return {
     ...(row.closed ? { opened: null } : row.opened ? { opened: row.opened } : {}),
     ...(row.keeps === null ? {} : { keeps: row.keeps }),
-    ...(row.left_ml === null ? {} : { left: Math.max(0, row.left_ml - used) }),
+    ...(row.left_ml === null ? {} : { left: Math.max(0, row.left_ml - usedSince(row, uses)) }),
     ...(row.size_ml === null ? {} : { size: row.size_ml }),
     ...(row.sealed ? { sealed: row.sealed } : {}),
     ...(row.price === null ? {} : { price: row.price }),
@@ -77,9 +105,17 @@ function bottleOf(row: BottleRow, uses: readonly Use[]): Bottle {
 }
 
 const labelOf = ({ label }: BottleRow): Partial<Record<WaitPurpose, BaseWait>> =>
-  Object.fromEntries(Object.entries(label).map(([purpose, wait]) => [purpose, { ...wait, source: { mark: 'pub', note: 'the product’s own label, as you entered it' } }]))
+  Object.fromEntries(
+    Object.entries(label).map(([purpose, wait]) => [
+      purpose,
+      { ...wait, source: { mark: 'pub', note: 'the product’s own label, as you entered it' } },
+    ]),
+  )
 
-/** Keeps what is said of a bottle; what is not said stays. An amount that is said anew counts from now on. @throws FieldsError when the product is not on the shelf */
+/**
+ * Keeps what is said of a bottle; what is not said stays. An amount that is said anew counts from now on. @throws FieldsError when the
+ * product is not on the shelf
+ */
 export async function changeBottle(knex: Knex, { item, left, size, ...said }: BottleChange): Promise<Shelf> {
   const columns = {
     ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined)),
@@ -88,23 +124,26 @@ export async function changeBottle(knex: Knex, { item, left, size, ...said }: Bo
     ...(size === undefined ? {} : { size_ml: size }),
     ...(said.opened && said.closed === undefined ? { closed: false } : said.closed ? { opened: null } : {}),
   }
-  if (Object.keys(columns).length && !await knex('shelf_items').where({ item }).update(columns)) throw new FieldsError({ item: 'Put it on the shelf first.' })
+  if (Object.keys(columns).length && !(await knex('shelf_items').where({ item, gone: false }).update(columns)))
+    throw new FieldsError({ item: 'Put it on the shelf first.' })
   return readShelf(knex)
 }
 
-/** Puts one thing on the shelf, says how it is, or takes it off; saying so twice changes nothing. */
+/**
+ * Puts one thing on the shelf, says how it is, or takes it off; saying so twice changes nothing. What is taken off is only marked as
+ * gone: put back, it is as it was.
+ */
 export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChange): Promise<Shelf> {
   const said = Object.fromEntries(Object.entries(how).filter(([, value]) => value !== undefined))
-  if (!there) await knex('shelf_items').where({ item }).delete()
-  else if (Object.keys(said).length) await knex('shelf_items').insert({ item, ...said }).onConflict('item').merge(said)
-  else await knex('shelf_items').insert({ item }).onConflict('item').ignore()
+  if (there) await knex('shelf_items').insert({ item, ...said }).onConflict('item').merge({ ...said, gone: false })
+  else await knex('shelf_items').where({ item }).update({ gone: true })
   return readShelf(knex)
 }
 
 /** Puts the usual things on the shelf, beside what is there. */
 export async function fillShelf(knex: Knex): Promise<Shelf> {
-  const usual = [...usualAbrasives, ...usualProducts]
-  await knex('shelf_items').insert(usual.map(item => ({ item }))).onConflict('item').ignore()
+  const usual = [...usualAbrasives, ...usualProducts].map(item => ({ item }))
+  await knex('shelf_items').insert(usual).onConflict('item').merge({ gone: false })
   return readShelf(knex)
 }
 

@@ -2,17 +2,19 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import sharp from 'sharp'
 import { onDatabase } from '../../tests/database/suite'
-import { planBlank } from '../../core/plan'
+import { planBlank } from '../../core/shelf'
 import { fittings } from '../../reference'
 import type { BlankInput, ShelfFittingInput } from '../../schemas'
-import { BodyError, ConflictError, FieldsError, NotFoundError } from '../http/errors'
+import { BodyError, ConflictError, FieldsError, NotFoundError } from '../faults'
 import { changeBit, listBits } from './bits'
 import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlanks, readBlank } from './blanks'
 import { changeFitting, createFitting, dropFitting, listFittings, readFitting } from './fittings'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
 import { keepPhoto, readPhoto } from './photos'
-import { readWorkshop, writeWorkshop } from './workshop'
+import { changeBottle, changeShelf, readShelf } from './shelf'
+import { changeWorkshop } from '../../tests/database/workshop'
+import { readWorkshop } from './workshop'
 
 const database = onDatabase()
 let knex: Knex
@@ -20,10 +22,41 @@ beforeEach(() => {
   knex = database()
 })
 
-const blank = (change: Partial<BlankInput> = {}): BlankInput =>
-  ({ name: 'Apple bough', material: 'apple', species: null, classes: [], origin: 'By the gate.\nOld.', width: 19, height: 20, length: 130, count: 2, damp: false, photo: null, ...change })
-const own: ShelfFittingInput = { name: 'My own', bit: 7, sets: 2, bushings: 'there', parts: ['Tip'], barrels: [{ id: 'only', tubeLength: 50, tubeOuter: 6.9, tipEnd: 8, clipEnd: 9, bushings: undefined as never }] }
-const pen = (change = {}) => createPen(knex, { mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss', ...change })
+const blank = (change: Partial<BlankInput> = {}): BlankInput => ({
+  name: 'Apple bough',
+  material: 'apple',
+  species: null,
+  classes: [],
+  origin: 'By the gate.\nOld.',
+  width: 19,
+  height: 20,
+  length: 130,
+  count: 2,
+  damp: false,
+  photo: null,
+  ...change,
+})
+const own: ShelfFittingInput = {
+  name: 'My own',
+  bit: 7,
+  sets: 2,
+  bushings: 'there',
+  parts: ['Tip'],
+  barrels: [{ id: 'only', tubeLength: 50, tubeOuter: 6.9, tipEnd: 8, clipEnd: 9, bushings: undefined as never }],
+}
+const pen = (change = {}) =>
+  createPen(knex, {
+    mark: 'A1',
+    name: 'Apple',
+    reason: null,
+    due: null,
+    fitting: 'click-8',
+    material: 'apple',
+    method: 'ca-thin-first',
+    tool: 'skew',
+    film: 'gloss',
+    ...change,
+  })
 
 describe('fittings', () => {
   it('a new workshop has some to begin with; own ones come beside them', async () => {
@@ -69,13 +102,28 @@ describe('blanks', () => {
     await expect(addReading(knex, randomUUID(), { ...reading, id: randomUUID() })).rejects.toThrow(NotFoundError)
   })
   it('give a pen its material, size and readings; a wet one gets a step to dry', async () => {
-    const made = await createBlank(knex, blank({ material: null, species: 'Wild service', classes: ['open-pored'], damp: true, length: null }))
+    const made = await createBlank(
+      knex,
+      blank({ material: null, species: 'Wild service', classes: ['open-pored'], damp: true, length: null }),
+    )
     const { inputs, steps } = await readPlan(knex, await pen({ blank: made.id }))
     expect(inputs.material).toMatchObject({ name: 'Wild service', classes: ['open-pored'] })
     expect(inputs.blank).toEqual({ id: made.id, name: 'Apple bough', width: 19, height: 20, damp: true, readings: [] })
     expect(steps.some(step => step.kind === 'dry')).toBe(true)
     expect(planBlank((await readBlank(knex, made.id))!)).toEqual(inputs.blank)
     await expect(pen({ mark: 'A2', blank: randomUUID() })).rejects.toThrow(FieldsError)
+  })
+  it('another blank under the same pen is planned with its own size and wetness; none again takes them away', async () => {
+    const [dry, wet] = [await createBlank(knex, blank()), await createBlank(knex, blank({ name: 'Wet bough', width: 22, damp: true }))]
+    const made = await pen({ blank: dry.id })
+    const plan = async (change: object, version: number) => readPlan(knex, await changePen(knex, made.id, { version, ...change }))
+    const isDried = ({ steps }: Awaited<ReturnType<typeof plan>>) => steps.some(step => step.kind === 'dry')
+    expect(isDried(await readPlan(knex, made))).toBe(false)
+    const wetter = await plan({ blank: wet.id }, 1)
+    expect(wetter.inputs.blank).toMatchObject({ id: wet.id, width: 22, damp: true })
+    expect(isDried(wetter)).toBe(true)
+    const none = await plan({ blank: null }, 2)
+    expect([none.inputs.blank ?? null, isDried(none)]).toEqual([null, false])
   })
   it('a picture that is not there is refused', async () => {
     await expect(createBlank(knex, blank({ photo: randomUUID() }))).rejects.toThrow(FieldsError)
@@ -84,7 +132,11 @@ describe('blanks', () => {
 
 it('a pen keeps how it is sized; the same again makes no new plan', async () => {
   const made = await pen({ fitting: 'twist-7' })
-  const sizing = { shapes: { lower: { kind: 'grip' as const, bulge: 2 } }, ends: [{ barrel: 'lower' as const, end: 'tip' as const, diameter: 8.3 }], glue: 'epoxy' as const }
+  const sizing = {
+    shapes: { lower: { kind: 'grip' as const, bulge: 2 } },
+    ends: [{ barrel: 'lower' as const, end: 'tip' as const, diameter: 8.3 }],
+    glue: 'epoxy' as const,
+  }
   const changed = await changePen(knex, made.id, { version: 1, sizing })
   expect(changed).toMatchObject({ sizing, planVersion: 2 })
   expect((await readPlan(knex, changed)).inputs.wishes).toEqual({ tool: 'skew', film: 'gloss', ...sizing })
@@ -94,9 +146,8 @@ it('a pen keeps how it is sized; the same again makes no new plan', async () => 
 it('the turner’s ways of cutting are kept, and stay when they are not said', async () => {
   const seen = await readWorkshop(knex)
   expect(seen).toMatchObject({ perEnd: null, kerf: null, wander: null, leastWall: null })
-  const kept = await writeWorkshop(knex, { ...seen, kerf: 2.2, perEnd: 3 })
-  const { perEnd: _, kerf: __, ...rest } = kept
-  expect(await writeWorkshop(knex, { ...rest, celsius: 12 })).toMatchObject({ kerf: 2.2, perEnd: 3, celsius: 12 })
+  await changeWorkshop(knex, { kerf: 2.2, perEnd: 3 })
+  expect(await changeWorkshop(knex, { air: { celsius: 12, humidity: 50 } })).toMatchObject({ kerf: 2.2, perEnd: 3, celsius: 12 })
   expect((await readPlan(knex, await pen())).inputs.habits).toMatchObject({ kerf: 2.2, perEnd: 3 })
 })
 
@@ -104,14 +155,20 @@ it('bits are counted by their diameter', async () => {
   await changeBit(knex, { diameter: 8, count: 1, there: true })
   await changeBit(knex, { diameter: 7, count: 2, there: true })
   await changeBit(knex, { diameter: 8, count: 3, there: true })
-  expect(await listBits(knex)).toEqual([{ diameter: 7, count: 2 }, { diameter: 8, count: 3 }])
+  expect(await listBits(knex)).toEqual([
+    { diameter: 7, count: 2 },
+    { diameter: 8, count: 3 },
+  ])
   expect(await changeBit(knex, { diameter: 7, count: 0, there: false })).toEqual([{ diameter: 8, count: 3 }])
 })
 
 describe('pictures', () => {
   const picture = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#a06040' } })
   it('are made smaller, turned upright, and lose what the camera wrote', async () => {
-    const sideways = await picture(3000, 1000).withMetadata({ orientation: 6, exif: { IFD0: { Copyright: 'secret place' } } }).jpeg().toBuffer()
+    const sideways = await picture(3000, 1000)
+      .withMetadata({ orientation: 6, exif: { IFD0: { Copyright: 'secret place' } } })
+      .jpeg()
+      .toBuffer()
     const kept = await keepPhoto(knex, sideways)
     expect(kept).toMatchObject({ width: 533, height: 1600 })
     const [large, small] = await Promise.all([readPhoto(knex, kept.id, 'large'), readPhoto(knex, kept.id, 'small')])
@@ -122,7 +179,11 @@ describe('pictures', () => {
   it('small ones are not blown up', async () => {
     expect(await keepPhoto(knex, await picture(40, 30).png().toBuffer())).toMatchObject({ width: 40, height: 30 })
   })
-  it.each([['text', Buffer.from('no picture')], ['nothing', Buffer.alloc(0)], ['a drawing that could carry scripts', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')]])('%s is refused', async (_, bytes) => {
+  it.each([
+    ['text', Buffer.from('no picture')],
+    ['nothing', Buffer.alloc(0)],
+    ['a drawing that could carry scripts', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')],
+  ])('%s is refused', async (_, bytes) => {
     await expect(keepPhoto(knex, bytes)).rejects.toThrow(BodyError)
   })
   it('a broken one is refused, and nothing is kept', async () => {
@@ -130,4 +191,22 @@ describe('pictures', () => {
     await expect(keepPhoto(knex, whole.subarray(0, whole.length / 2))).rejects.toThrow(BodyError)
     expect(await knex('photos')).toEqual([])
   })
+})
+
+it('a bottle taken off the shelf and put back is as it was', async () => {
+  await changeBottle(knex, {
+    item: 'thin-ca',
+    opened: '2026-10-01',
+    left: 14,
+    size: 28,
+    sealed: 2,
+    price: 680,
+    label: { 'next coat': { plain: 120 } },
+  })
+  const before = (await readShelf(knex)).products.find(one => one.id === 'thin-ca')
+  expect(before!.bottle).toMatchObject({ left: 14, price: 680 })
+  const off = await changeShelf(knex, { item: 'thin-ca', there: false })
+  expect(off.products.some(one => one.id === 'thin-ca')).toBe(false)
+  await expect(changeBottle(knex, { item: 'thin-ca', left: 3 })).rejects.toThrow()
+  expect((await changeShelf(knex, { item: 'thin-ca', there: true })).products.find(one => one.id === 'thin-ca')).toEqual(before)
 })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
-import type { Workshop } from '../../schemas'
-import { ConflictError } from '../http/errors'
+import type { Workshop, WorkshopChange } from '../../schemas'
+import { ConflictError } from '../faults'
 import { noteAir } from './air'
 
 interface Row {
@@ -14,17 +14,30 @@ interface Row {
   least_wall: number | null
 }
 
+/** The workshop as it is now. */
 export async function readWorkshop(knex: Knex): Promise<Workshop> {
-  const { per_end: perEnd, least_wall: leastWall, ...rest }: Row = await knex('workshop').first('version', 'celsius', 'humidity', 'units', 'per_end', 'kerf', 'wander', 'least_wall')
+  const {
+    per_end: perEnd,
+    least_wall: leastWall,
+    ...rest
+  }: Row = await knex('workshop').first('version', 'celsius', 'humidity', 'units', 'per_end', 'kerf', 'wander', 'least_wall')
   return { ...rest, perEnd, leastWall }
 }
 
-/** Keeps the workshop's air, units and ways of cutting; ways that are not said stay. @throws ConflictError with the newer row when it was changed meanwhile */
-export async function writeWorkshop(knex: Knex, { version, perEnd, leastWall, ...fields }: Workshop): Promise<Workshop> {
-  const said = Object.fromEntries(Object.entries({ ...fields, per_end: perEnd, least_wall: leastWall }).filter(([, value]) => value !== undefined))
-  const changed = await knex('workshop').where({ id: 1, version }).update({ ...said, version: version + 1 })
-  const now = await readWorkshop(knex)
-  if (changed) await noteAir(knex, { at: new Date().toISOString(), celsius: now.celsius, humidity: now.humidity })
-  if (!changed) throw new ConflictError('The workshop was changed on another device. What it says now is shown; enter yours again if it still holds.', now)
-  return now
+/**
+ * Keeps the units and ways of cutting, and the air where the turner says that it is another; what is not said stays.
+ * @throws ConflictError with the newer row when it was changed meanwhile
+ */
+export async function writeWorkshop(knex: Knex, { version, air, perEnd, leastWall, ...fields }: WorkshopChange): Promise<Workshop> {
+  return knex.transaction(async (trx) => {
+    const all = { ...fields, ...air, per_end: perEnd, least_wall: leastWall }
+    const said = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined))
+    const changed = await trx('workshop').where({ id: 1, version }).update({ ...said, version: version + 1 })
+    if (!changed) {
+      const says = 'The workshop was changed on another device. What it says now is shown; enter yours again if it still holds.'
+      throw new ConflictError(says, await readWorkshop(trx))
+    }
+    if (air) await noteAir(trx, { at: new Date().toISOString(), ...air })
+    return readWorkshop(trx)
+  })
 }

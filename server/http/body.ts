@@ -1,6 +1,6 @@
 import { getRequestHeader, type H3Event } from 'h3'
 import type { AnySchema, InferType } from 'yup'
-import { BodyError } from './errors'
+import { BodyError } from '../faults'
 
 /** The most a body may weigh, bytes, and the most a picture may. */
 const MOST = 1_000_000
@@ -27,7 +27,8 @@ export async function readChecked<S extends AnySchema>(event: H3Event, schema: S
  * @throws BodyError when it is too large or not sent as a picture
  */
 export async function readPicture(event: H3Event): Promise<Buffer> {
-  if (!/^image\//.test(getRequestHeader(event, 'content-type') ?? '')) throw new BodyError(415, 'This is no picture we can read. Choose a JPEG, PNG or WebP file.')
+  if (!/^image\//.test(getRequestHeader(event, 'content-type') ?? ''))
+    throw new BodyError(415, 'This is no picture we can read. Choose a JPEG, PNG or WebP file.')
   return readBounded(event, MOST_PICTURE, 'This picture is over 15 MB. Choose a smaller one, or save it smaller first.')
 }
 

@@ -5,8 +5,8 @@ import { number, string } from 'yup'
 import { exact } from '../../schemas/common'
 import guard from '../middleware/guard'
 import { readChecked } from './body'
-import { ConflictError, FieldsError, NotFoundError } from './errors'
-import { route } from './route'
+import { ConflictError, FieldsError, NotFoundError } from '../faults'
+import { rawRoute } from './route'
 
 /** What a route answers when its work ends in this way. */
 let work: () => Promise<unknown> = async () => ({})
@@ -18,8 +18,14 @@ const logged = jest.spyOn(console, 'error').mockImplementation(() => {})
 beforeAll(async () => {
   app = createApp()
   app.use(guard)
-  app.use('/body', route(async event => readChecked(event, exact({ name: string().required(), size: number().min(1).required() }))))
-  app.use('/work', route(() => work()))
+  app.use(
+    '/body',
+    rawRoute(async event => readChecked(event, exact({ name: string().required(), size: number().min(1).required() }))),
+  )
+  app.use(
+    '/work',
+    rawRoute(() => work()),
+  )
   server = createServer(toNodeListener(app))
   await new Promise<void>(resolve => server.listen(0, '127.0.0.1', resolve))
   address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
@@ -29,15 +35,23 @@ beforeEach(() => logged.mockClear())
 
 const ask = async (path: string, init: RequestInit = {}) => {
   const answer = await fetch(`${address}${path}`, init)
-  return { status: answer.status, body: await answer.json() as Record<string, unknown> }
+  return { status: answer.status, body: (await answer.json()) as Record<string, unknown> }
 }
-const post = (body: string, headers: Record<string, string> = {}) => ask('/body', { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body })
+const post = (body: string, headers: Record<string, string> = {}) =>
+  ask('/body', { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body })
 
 describe('a body', () => {
-  it('is taken when it fits the schema', async () => expect(await post('{"name":"A","size":2}')).toEqual({ status: 200, body: { name: 'A', size: 2 } }))
+  it('is taken when it fits the schema', async () =>
+    expect(await post('{"name":"A","size":2}')).toEqual({ status: 200, body: { name: 'A', size: 2 } }))
   it('is told all its faults at once, in our words, and nothing is cast behind the turner’s back', async () => {
-    expect(await post('{"size":"2"}')).toMatchObject({ status: 422, body: { fields: { name: 'Is missing: fill it in.', size: 'Should be a number.' } } })
-    expect(await post('{"name":"A","size":0,"odd":1}')).toMatchObject({ status: 422, body: { fields: { 'size': 'Should be 1 or more.', '': 'Has fields that are not known: odd. Leave them out.' } } })
+    expect(await post('{"size":"2"}')).toMatchObject({
+      status: 422,
+      body: { fields: { name: 'Is missing: fill it in.', size: 'Should be a number.' } },
+    })
+    expect(await post('{"name":"A","size":0,"odd":1}')).toMatchObject({
+      status: 422,
+      body: { fields: { 'size': 'Should be 1 or more.', '': 'Has fields that are not known: odd. Leave them out.' } },
+    })
   })
   it('that is no JSON, no JSON type or too large is refused', async () => {
     expect((await post('{')).status).toBe(400)
@@ -68,7 +82,13 @@ describe('the guard', () => {
     expect((await write({ 'origin': address, 'sec-fetch-site': 'same-origin' })).status).toBe(200)
     expect((await write({})).status).toBe(200)
   })
-  it.each([[{ origin: 'http://elsewhere.example' }], [{ 'sec-fetch-site': 'cross-site' }], [{ 'sec-fetch-site': 'same-site' }], [{ origin: 'null' }], [{ origin: 'http://127.0.0.1:1' }]])('refuses writes with %p', async (headers) => {
+  it.each([
+    [{ origin: 'http://elsewhere.example' }],
+    [{ 'sec-fetch-site': 'cross-site' }],
+    [{ 'sec-fetch-site': 'same-site' }],
+    [{ origin: 'null' }],
+    [{ origin: 'http://127.0.0.1:1' }],
+  ])('refuses writes with %p', async (headers) => {
     expect((await write(headers as Record<string, string>)).status).toBe(403)
   })
 })

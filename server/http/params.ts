@@ -1,6 +1,6 @@
 import { getRouterParam, type H3Event } from 'h3'
 import { uuid } from '../../schemas/common'
-import { NotFoundError } from './errors'
+import { NotFoundError } from '../faults'
 
 /** The id in a route. @throws NotFoundError for what cannot be an id */
 export function idParam(event: H3Event, name = 'id'): string {

@@ -1,17 +1,24 @@
 import { defineEventHandler, setResponseStatus, type EventHandler, type H3Event } from 'h3'
 import { ValidationError } from 'yup'
-import { fieldErrors, type FieldErrors } from '../../schemas'
-import { BodyError, ConflictError, FieldsError, NotFoundError } from './errors'
+import type { AnswerOf, Refusal, RouteName } from '../../contract'
+import { fieldErrors } from '../../schemas'
+import { BodyError, ConflictError, FieldsError, NotFoundError } from '../faults'
 
-/** What a route answers when it cannot do what was asked. */
-export interface Refusal {
-  message: string
-  fields?: FieldErrors
-  newer?: unknown
-}
+/**
+ * A route of the contract: what it answers is checked against it. Answers refusals in one shape, keeps faults of ours in the log, and
+ * never shows a stack trace. `created` answers 201.
+ */
+export const route = <R extends RouteName>(
+  _name: R, handle: (event: H3Event) => Promise<AnswerOf<R>>, { created = false } = {},
+): EventHandler =>
+  rawRoute(async (event) => {
+    const answer = await handle(event)
+    if (created) setResponseStatus(event, 201)
+    return answer
+  })
 
-/** A route that answers refusals in one shape, keeps faults of ours in the log, and never shows a stack trace. */
-export function route<T>(handle: (event: H3Event) => Promise<T>): EventHandler {
+/** A route that answers something else than JSON: a picture, a file, a stream. */
+export function rawRoute<T>(handle: (event: H3Event) => Promise<T>): EventHandler {
   return defineEventHandler(async (event): Promise<T | Refusal> => {
     try {
       return await handle(event)
@@ -31,14 +38,17 @@ function refuse(error: unknown): [number, Refusal] {
   if (error instanceof ValidationError) return [422, { message: 'Some fields need another look.', fields: fieldErrors(error) }]
   if (error instanceof FieldsError) return [422, { message: error.message, fields: error.fields }]
   if (error instanceof NotFoundError) return [404, { message: error.message }]
-  if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer }]
+  if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer, fields: error.fields }]
   if (error instanceof BodyError) return [error.status, { message: error.message }]
   if (isConnectionFault(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]
-  if ((error as { code?: string }).code === DISK_FULL) return [507, { message: 'The disk of the database is full. Nothing was half kept: free some space, then try again.' }]
+  if ((error as { code?: string }).code === DISK_FULL)
+    return [507, { message: 'The disk of the database is full. Nothing was half kept: free some space, then try again.' }]
   return [500, { message: 'Something went wrong here. It is in the log; nothing was half kept.' }]
 }
 
+const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', '57P01', '57P03', '53300']
+
 function isConnectionFault(error: unknown): boolean {
   const { code, name } = error as { code?: string, name?: string }
-  return name === 'KnexTimeoutError' || ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', '57P01', '57P03', '53300'].includes(code ?? '')
+  return name === 'KnexTimeoutError' || AWAY.includes(code ?? '')
 }

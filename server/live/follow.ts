@@ -1,25 +1,43 @@
 import type { Knex } from 'knex'
-import { eventsAfter, type StoredEvent } from '../db/events'
+import type { Message } from '../../contract'
+import { changesAfter } from '../db/changes'
+import { eventsAfter } from '../db/events'
 import type { Notice } from './listen'
 
-/** One message to a screen that follows: what came in, in order; a pen to be fetched anew; the air to be fetched anew. */
-export type Message = { kind: 'entries', entries: StoredEvent[] } | Exclude<Notice, { kind: 'events' }>
+/** The numbers up to which a screen has everything: entries, and changes of all else. */
+export interface Has {
+  /** Of the last entry. */
+  entries: number
+  /** Of the last change. */
+  changes: number
+}
 
 const AT_ONCE = 500
 
 /**
- * Turns notices into messages for one follower who has all entries up to `after`: entries go out once each, in the order of their numbers, and what came in meanwhile is caught up with. Answers what takes a notice.
+ * Turns notices into messages for one follower who has all up to `has`: each entry and each change goes out once, in the order of their
+ * numbers, and what came in meanwhile is caught up with. Answers what takes a notice.
  */
-export function follow(knex: Knex, after: number, send: (message: Message) => Promise<void>): (notice: Notice) => Promise<void> {
-  let last = after
+export function follow(knex: Knex, has: Has, send: (message: Message) => Promise<void>): (notice: Notice) => Promise<void> {
+  let { entries: lastEntry, changes: lastChange } = has
   let chain = Promise.resolve()
-  async function catchUp() {
+  async function entries() {
     for (;;) {
-      const entries = await eventsAfter(knex, last, AT_ONCE)
-      if (!entries.length) return
-      last = entries.at(-1)!.seq
-      await send({ kind: 'entries', entries })
+      const found = await eventsAfter(knex, lastEntry, AT_ONCE)
+      const last = found.at(-1)
+      if (!last) return
+      lastEntry = last.seq
+      await send({ kind: 'entries', entries: found })
     }
   }
-  return notice => chain = chain.then(() => notice.kind === 'events' ? catchUp() : send(notice)).catch((error: Error) => console.error('Live updates:', error.message))
+  async function changes() {
+    for (;;) {
+      const found = await changesAfter(knex, lastChange, AT_ONCE)
+      if (!found.changes.length) return
+      lastChange = found.upTo
+      await send({ kind: 'changes', ...found })
+    }
+  }
+  const catchUp: Record<Notice['kind'], () => Promise<void>> = { entries, changes }
+  return notice => (chain = chain.then(catchUp[notice.kind]).catch((error: Error) => console.error('Live updates:', error.message)))
 }

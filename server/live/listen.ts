@@ -1,7 +1,7 @@
 import pg from 'pg'
 
-/** What happened in the database: entries came in, a pen or its plan was changed, the air was read. */
-export type Notice = { kind: 'events' } | { kind: 'pen', pen: string } | { kind: 'air' }
+/** What happened in the database: entries came in, or something else that screens hold was changed. Both are asked for by number. */
+export type Notice = { kind: 'entries' } | { kind: 'changes' }
 type Hear = (notice: Notice) => void
 
 const ears = new Set<Hear>()
@@ -22,7 +22,11 @@ const tell = (notice: Notice) => {
 }
 
 async function connect(): Promise<void> {
-  const own = client = new pg.Client({ connectionString: process.env.OXLIP_DATABASE_URL, application_name: 'oxlip-live', keepAlive: true })
+  const own = (client = new pg.Client({
+    connectionString: process.env.OXLIP_DATABASE_URL,
+    application_name: 'oxlip-live',
+    keepAlive: true,
+  }))
   const lost = () => {
     if (client !== own) return
     client = undefined
@@ -31,12 +35,15 @@ async function connect(): Promise<void> {
   }
   own.on('error', lost)
   own.on('end', lost)
-  own.on('notification', ({ payload }) => payload && tell(JSON.parse(payload) as Notice))
+  own.on('notification', ({ payload }) =>
+    tell({ kind: payload && (JSON.parse(payload) as { kind: string }).kind === 'changes' ? 'changes' : 'entries' }),
+  )
   try {
     await own.connect()
     await own.query('listen oxlip')
     // What happened while nobody listened is asked for by number.
-    tell({ kind: 'events' })
+    tell({ kind: 'entries' })
+    tell({ kind: 'changes' })
   } catch (error) {
     console.error('Live updates wait for the database:', (error as Error).message)
     lost()

@@ -4,9 +4,18 @@ const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
 const READING = ['GET', 'HEAD', 'OPTIONS']
 
 /** Hosts that Oxlip answers to: loopback, and those in OXLIP_HOSTS (comma between) for whoever puts a proxy before it. */
-const hosts = new Set([...LOOPBACK, ...(process.env.OXLIP_HOSTS ?? '').split(',').map(host => host.trim()).filter(Boolean)])
+const hosts = new Set([
+  ...LOOPBACK,
+  ...(process.env.OXLIP_HOSTS ?? '')
+    .split(',')
+    .map(host => host.trim())
+    .filter(Boolean),
+])
 
-/** Refuses other people's pages: a foreign host name (DNS rebinding) and writes from another origin. Sets the headers every answer carries. */
+/**
+ * Refuses other people's pages: a foreign host name (DNS rebinding) and writes from another origin. Sets the headers every answer
+ * carries.
+ */
 export default defineEventHandler((event) => {
   setResponseHeaders(event, {
     'X-Content-Type-Options': 'nosniff',
@@ -16,7 +25,12 @@ export default defineEventHandler((event) => {
     'Cross-Origin-Resource-Policy': 'same-origin',
     'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
   })
-  if (!hosts.has(hostName(event))) return refuse(event, 421, 'Oxlip does not answer to this host name. Use the address it printed at start, or name the host in OXLIP_HOSTS.')
+  if (!hosts.has(hostName(event)))
+    return refuse(
+      event,
+      421,
+      'Oxlip does not answer to this host name. Use the address it printed at start, or name the host in OXLIP_HOSTS.',
+    )
   if (!READING.includes(event.method) && !isSameOrigin(event)) return refuse(event, 403, 'Writes are taken from Oxlip’s own pages only.')
 })
 

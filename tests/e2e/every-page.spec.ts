@@ -2,7 +2,11 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
 
-const SIZES = [{ width: 1280, height: 800 }, { width: 1024, height: 768 }, { width: 390, height: 844 }]
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 390, height: 844 },
+]
 const LOOKS = [...SIZES.map(size => ({ theme: 'light' as const, size })), { theme: 'dark' as const, size: SIZES[0]! }]
 
 // Slow pages that need nothing of one another: spread over the workers.
@@ -10,19 +14,45 @@ test.describe.configure({ mode: 'parallel' })
 
 /** Every screen, by name: where it is, and what stands there when it is ready. */
 async function screens(page: Page): Promise<[string, string, string][]> {
-  const pens = await (await page.request.get('/api/pens')).json() as { pen: { id: string, mark: string } }[]
-  const blanks = await (await page.request.get('/api/blanks')).json() as { id: string }[]
+  const pens = (await (await page.request.get('/api/pens')).json()) as { pen: { id: string, mark: string } }[]
+  const blanks = (await (await page.request.get('/api/blanks')).json()) as { id: string }[]
   const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
   return [
-    ['bench', '/', 'h1'], ['pens', '/pens', '.rows'], ['new pen', '/pens/new', '.fields'], ['shelf', '/shelf', 'fieldset'], ['glues and finishes', '/shelf/finishes', '.bottles'], ['methods', '/methods', 'article'], ['a method', '/methods/sealer-lacquer-wax', '.layers'], ['compare', '/methods/compare?a=ca-thin-staged&b=friction-polish', 'table'], ['fittings', '/shelf/fittings', '.rows'], ['a fitting', '/shelf/fittings/twist-7', 'fieldset'], ['a new fitting', '/shelf/fittings/new', 'fieldset'], ['blanks', '/shelf/blanks', 'h2'],
-    ['a new blank', '/shelf/blanks/new', '.fields'], ['a blank', `/shelf/blanks/${blanks[0]!.id}`, '.moisture'], ['cutting', '/shelf/cutting', '.laid'], ['devices', '/shelf/devices', '.stand'], ['defects', '/pens/defects', '.rows'], ['card', `/pens/${id('B4')}/card`, 'table'],
-    ['plan, half way', `/pens/${id('C2')}`, '.surface svg'], ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'], ['work, coats', `/pens/${id('C2')}/work`, '.title'], ['work, first step', `/pens/${id('B4')}/work`, '.title'],
-    ['record, finished', `/pens/${id('A1')}/record`, 'table'], ['record, empty', `/pens/${id('B2')}/record`, '.empty'], ['no such pen', '/pens/00000000-0000-4000-8000-000000000000', '.trouble'], ['no such page', '/nowhere', 'h1'],
+    ['bench', '/', 'h1'],
+    ['pens', '/pens', '.rows'],
+    ['new pen', '/pens/new', '.fields'],
+    ['shelf', '/shelf', 'fieldset'],
+    ['glues and finishes', '/shelf/finishes', '.bottles'],
+    ['methods', '/methods', 'article'],
+    ['a method', '/methods/sealer-lacquer-wax', '.layers'],
+    ['compare', '/methods/compare?a=ca-thin-staged&b=friction-polish', 'table'],
+    ['fittings', '/shelf/fittings', '.rows'],
+    ['a fitting', '/shelf/fittings/twist-7', 'fieldset'],
+    ['a new fitting', '/shelf/fittings/new', 'fieldset'],
+    ['blanks', '/shelf/blanks', 'h2'],
+    ['a new blank', '/shelf/blanks/new', '.fields'],
+    ['a blank', `/shelf/blanks/${blanks[0]!.id}`, '.moisture'],
+    ['cutting', '/shelf/cutting', '.laid'],
+    ['devices', '/shelf/devices', '.stand'],
+    ['defects', '/pens/defects', '.rows'],
+    ['card', `/pens/${id('B4')}/card`, 'table'],
+    ['plan, half way', `/pens/${id('C2')}`, '.surface svg'],
+    ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'],
+    ['work, coats', `/pens/${id('C2')}/work`, '.title'],
+    ['work, first step', `/pens/${id('B4')}/work`, '.title'],
+    ['record, finished', `/pens/${id('A1')}/record`, 'table'],
+    ['record, empty', `/pens/${id('B2')}/record`, '.empty'],
+    ['no such pen', '/pens/00000000-0000-4000-8000-000000000000', '.trouble'],
+    ['no such page', '/nowhere', 'h1'],
   ]
 }
 
 for (const { theme, size } of LOOKS) {
-  test(`axe finds nothing, nothing scrolls sideways, no request leaves the machine and none is refused by the policy: ${theme}, ${size.width}x${size.height}`, async ({ page, stand }) => {
+  test(`axe finds nothing, nothing scrolls sideways, no request leaves the machine and none is refused by the policy: ${theme}, `
+    + `${size.width}x${size.height}`, async ({
+    page,
+    stand,
+  }) => {
     test.setTimeout(240_000)
     await page.emulateMedia({ colorScheme: theme })
     await page.addInitScript(wish => localStorage.setItem('oxlip-theme-work', wish), theme)
@@ -35,8 +65,19 @@ for (const { theme, size } of LOOKS) {
     for (const [name, path, ready] of await screens(page)) {
       await page.goto(path)
       await page.locator(ready).first().waitFor()
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()
-      expect(violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).slice(0, 3).join(' | ')}`), name).toEqual([])
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze()
+      expect(
+        violations.map(
+          one =>
+            `${one.id}: ${one.nodes
+              .map(node => node.target.join(' '))
+              .slice(0, 3)
+              .join(' | ')}`,
+        ),
+        name,
+      ).toEqual([])
       const sideways = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
       expect(sideways, `${name} scrolls sideways`).toBeLessThanOrEqual(0)
     }
@@ -53,10 +94,16 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   const made = await pen()
   const clean = async (part: string) => {
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-    expect(violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).join(' | ')}`), part).toEqual([])
+    expect(
+      violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).join(' | ')}`),
+      part,
+    ).toEqual([])
   }
   await page.goto(`/pens/${made.id}`)
-  await page.getByRole('button', { name: /what went into it/ }).first().click()
+  await page
+    .getByRole('button', { name: /what went into it/ })
+    .first()
+    .click()
   await page.getByText('metal + 2 × sanding').waitFor()
   await clean('an opened number')
   await page.keyboard.press('Escape')

@@ -1,26 +1,42 @@
 import type { APIRequestContext, Page } from '@playwright/test'
-import type { Pen } from '../../server/db/pens'
+import type { Pen } from '../../contract'
 import { expect, test } from '../stand'
 import { finish as finishPen, press, title } from '../support/bench'
 
 const steps = (page: Page) => page.getByRole('region', { name: 'Steps' })
 const finish = (page: Page) => page.getByRole('region', { name: 'Finish', exact: true })
 const openFinish = async (page: Page) => {
-  if (!await finish(page).isVisible()) await page.getByRole('button', { name: 'Finish', exact: true }).click()
+  if (!(await finish(page).isVisible())) await page.getByRole('button', { name: 'Finish', exact: true }).click()
   await expect(finish(page)).toBeVisible()
 }
 
 /** Everything before a step was done a while ago. */
 async function doneUpTo(request: APIRequestContext, pen: Pen, step: string) {
-  const { plan } = await (await request.get(`/api/pens/${pen.id}`)).json() as { plan: { steps: { id: string }[] } }
-  const before = plan.steps.slice(0, plan.steps.findIndex(one => one.id === step))
-  const sent = await request.post('/api/events', { data: { events: before.map(({ id }, index) => ({
-    id: crypto.randomUUID(), pen: pen.id, kind: 'done', barrels: ['only'], device: 'test', payload: { step: id }, at: new Date(Date.now() - 86_400_000 + index).toISOString(),
-  })) } })
+  const { plan } = (await (await request.get(`/api/pens/${pen.id}`)).json()) as { plan: { steps: { id: string }[] } }
+  const before = plan.steps.slice(
+    0,
+    plan.steps.findIndex(one => one.id === step),
+  )
+  const sent = await request.post('/api/events', {
+    data: {
+      events: before.map(({ id }, index) => ({
+        id: crypto.randomUUID(),
+        pen: pen.id,
+        kind: 'done',
+        barrels: ['only'],
+        device: 'test',
+        payload: { step: id },
+        at: new Date(Date.now() - 86_400_000 + index).toISOString(),
+      })),
+    },
+  })
   expect(sent.ok()).toBe(true)
 }
 
-test('an oily wood, a bleeding laminate, an open-pored wood and a resin each get a plan of their own, with its reasons', async ({ page, pen }) => {
+test('an oily wood, a bleeding laminate, an open-pored wood and a resin each get a plan of their own, with its reasons', async ({
+  page,
+  pen,
+}) => {
   test.setTimeout(120_000)
   const seen: string[] = []
   const planOf = async (made: Pen) => {
@@ -38,9 +54,15 @@ test('an oily wood, a bleeding laminate, an open-pored wood and a resin each get
 
   // On the laminate what was chosen does not suit: the page says why, and what suits stands first.
   await planOf(await pen({ name: 'Laminate', material: 'plum-holly', method: 'friction-polish' }))
-  await expect(page.getByRole('list', { name: 'Remarks' }).getByText(/Friction polish does not suit Plum and holly, laminated: rubbing drags the dark colour across the joint/)).toBeVisible()
+  await expect(
+    page
+      .getByRole('list', { name: 'Remarks' })
+      .getByText(/Friction polish does not suit Plum and holly, laminated: rubbing drags the dark colour across the joint/),
+  ).toBeVisible()
   await openFinish(page)
-  await finish(page).getByRole('button', { name: /CA film, thin first/ }).click()
+  await finish(page)
+    .getByRole('button', { name: /CA film, thin first/ })
+    .click()
   await expect(steps(page)).toContainText('Blow off, no wipe')
   await expect(steps(page)).toContainText('A wet wipe would carry the colour')
   await expect(page.getByText(/does not suit Plum/)).toHaveCount(0)
@@ -52,7 +74,9 @@ test('an oily wood, a bleeding laminate, an open-pored wood and a resin each get
   seen.push(await steps(page).innerText())
   // It can be wanted as it stands.
   await openFinish(page)
-  await finish(page).getByRole('checkbox', { name: /As the method stands/ }).check()
+  await finish(page)
+    .getByRole('checkbox', { name: /As the method stands/ })
+    .check()
   await expect(steps(page)).not.toContainText('Thin CA')
 
   await planOf(await pen({ name: 'Resin', material: 'green-resin', method: 'oil' }))
@@ -68,7 +92,12 @@ test('an oily wood, a bleeding laminate, an open-pored wood and a resin each get
   expect(new Set(seen).size).toBe(4)
 })
 
-test('coats at the bench: a recoat too early is noticed, diameters show what mine build, a sand-through is answered and covered by more coats', async ({ page, pen, request }) => {
+test('coats at the bench: a recoat too early is noticed, diameters show what mine build, a sand-through is answered and covered by '
+  + 'more coats', async ({
+  page,
+  pen,
+  request,
+}) => {
   test.setTimeout(180_000)
   const made = await pen({ name: 'Staged apple', method: 'ca-thin-staged' })
   await doneUpTo(request, made, 'coat.1')
@@ -110,13 +139,20 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await page.getByLabel('From its tip end').fill('12 mm')
   await page.getByRole('button', { name: 'Note it' }).click()
   await expect(page.getByRole('heading', { name: 'Sand-through' })).toBeVisible()
-  await expect(page.getByRole('list', { name: /Causes/ }).getByRole('listitem').first()).toContainText('%')
+  await expect(
+    page
+      .getByRole('list', { name: /Causes/ })
+      .getByRole('listitem')
+      .first(),
+  ).toContainText('%')
   await page.getByRole('button', { name: /Cover it with coats, then level again/ }).click()
   await expect(title(page)).toHaveText('Thin CA, coat 4')
   await expect(page.getByText('It builds up what was bared')).toBeVisible()
   // Every covering coat goes on, then it is levelled again, and that mends it.
   await press(page, /Coat \d+ is on/, /^Level/)
-  await expect(page.getByRole('group', { name: 'No colour on the paper?' }).getByRole('button', { name: 'No', exact: true })).toHaveAttribute('aria-pressed', 'false')
+  await expect(
+    page.getByRole('group', { name: 'No colour on the paper?' }).getByRole('button', { name: 'No', exact: true }),
+  ).toHaveAttribute('aria-pressed', 'false')
   await press(page, /No shiny spot left/, /^Thin CA, coat \d+$/)
   await expect(page.getByText(/◆ Sand-through/)).toHaveCount(0)
   await finishPen(page, request, made)
@@ -149,12 +185,23 @@ test('the slider moves coats, film and turn-to diameters while it is moved, and 
   const { plan } = await (await request.get(`/api/pens/${made.id}`)).json()
   expect(plan.inputs.wishes.depth).toBe(20)
   // The picture follows the step that is chosen, and the risk stands in words and number.
-  await expect(finish(page).getByText(/at the edges; on the open barrel/).first()).toBeVisible()
-  await steps(page).getByRole('button', { name: /Thin CA, coat 2/ }).click()
+  await expect(
+    finish(page)
+      .getByText(/at the edges; on the open barrel/)
+      .first(),
+  ).toBeVisible()
+  await steps(page)
+    .getByRole('button', { name: /Thin CA, coat 2/ })
+    .click()
   await expect(page.getByRole('img', { name: /Build section: 2 × Thin CA/ })).toBeVisible()
 })
 
-test('a method is copied, changed and compared; what is wrong is told at its field, and a pen keeps the version it was planned with', async ({ page, pen, request }) => {
+test('a method is copied, changed and compared; what is wrong is told at its field, and a pen keeps the version it was planned '
+  + 'with', async ({
+  page,
+  pen,
+  request,
+}) => {
   test.setTimeout(90_000)
   await page.goto('/methods/ca-medium-only')
   await page.getByRole('button', { name: 'Copy' }).click()
@@ -182,7 +229,9 @@ test('a method is copied, changed and compared; what is wrong is told at its fie
   // The pen's plan says that its method has changed, and takes the new version when it is asked to.
   await page.goto(`/pens/${made.id}`)
   await openFinish(page)
-  await finish(page).getByRole('button', { name: /changed since: take version 2/ }).click()
+  await finish(page)
+    .getByRole('button', { name: /changed since: take version 2/ })
+    .click()
   await expect.poll(async () => (await (await request.get(`/api/pens/${made.id}`)).json()).plan.inputs.method.version).toBe(2)
 
   await page.goto('/methods')
@@ -194,7 +243,11 @@ test('a method is copied, changed and compared; what is wrong is told at its fie
   await expect(page.getByRole('row', { name: /Worst risk/ })).toContainText('nothing is levelled')
 })
 
-test('bottles and labels on the shelf: a label’s wait goes before ours, and a plan says when there is not enough', async ({ page, pen, request }) => {
+test('bottles and labels on the shelf: a label’s wait goes before ours, and a plan says when there is not enough', async ({
+  page,
+  pen,
+  request,
+}) => {
   await page.goto('/shelf/finishes')
   const wipeOn = page.getByRole('checkbox', { name: 'Wipe-on oil and varnish blend' })
   await wipeOn.check()
@@ -210,7 +263,9 @@ test('bottles and labels on the shelf: a label’s wait goes before ours, and a 
 
   const made = await pen({ name: 'By its label', method: 'wipe-on' })
   await page.goto(`/pens/${made.id}`)
-  await expect(page.getByText(/Not enough Wipe-on oil and varnish blend: 0\.\d ml is missing/)).toBeVisible()
-  const { plan } = await (await request.get(`/api/pens/${made.id}`)).json() as { plan: { steps: { kind: string, product?: { label?: Record<string, { plain: number }> } }[] } }
+  await expect(page.getByText(/Not enough Wipe-on oil and varnish blend: 0\.\d\d ml is missing/)).toBeVisible()
+  const { plan } = (await (await request.get(`/api/pens/${made.id}`)).json()) as {
+    plan: { steps: { kind: string, product?: { label?: Record<string, { plain: number }> } }[] }
+  }
   expect(plan.steps.find(step => step.kind === 'coat')!.product!.label!['next coat']!.plain).toBe(7200)
 })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '../stand'
-import { press, space, title } from '../support/bench'
+import { press, space, title, readUnits } from '../support/bench'
 
 test('a pen from the first choice to its saved record', async ({ page, stand }) => {
   test.setTimeout(240_000)
@@ -33,10 +33,13 @@ test('a pen from the first choice to its saved record', async ({ page, stand }) 
   await expect(steps).toContainText('63.4 mm from a stick of 63.4 mm')
   await steps.getByRole('button', { name: /P320/ }).first().click()
   await expect(steps).toContainText('46.2 µm')
-  await page.getByRole('button', { name: /what went into it/ }).first().click()
+  await page
+    .getByRole('button', { name: /what went into it/ })
+    .first()
+    .click()
   await expect(page.getByText('metal + 2 × sanding − 2 × film')).toBeVisible()
   await page.keyboard.press('Escape')
-  const planned = Number((await page.locator('li', { hasText: /^\d+.*coat/ }).count()))
+  const planned = Number(await page.locator('li', { hasText: /^\d+.*coat/ }).count())
   expect(planned).toBeGreaterThanOrEqual(3)
 
   // Work: the first six steps, by key and by space bar.
@@ -133,7 +136,13 @@ test('what is on the shelf changes the plan, and what is done stays done', async
   const steps = page.getByRole('region', { name: 'Steps' })
   await expect(steps.getByRole('button', { name: /P320/ }).first()).toBeVisible()
   await page.getByRole('link', { name: 'Shelf' }).click()
-  await Promise.all([page.waitForResponse(answer => answer.url().endsWith('/api/shelf') && answer.request().method() === 'PUT'), page.getByRole('checkbox', { name: /P320 46\.2 µm/ }).first().uncheck()])
+  await Promise.all([
+    page.waitForResponse(answer => answer.url().endsWith('/api/shelf') && answer.request().method() === 'PUT'),
+    page
+      .getByRole('checkbox', { name: /P320 46\.2 µm/ })
+      .first()
+      .uncheck(),
+  ])
   await expect(page.getByRole('checkbox', { name: /P320 46\.2 µm/ }).first()).not.toBeChecked()
   await page.goto(`/pens/${made.id}`)
   await expect(page.getByText(/A new plan would be without P320/)).toBeVisible()
@@ -183,5 +192,5 @@ test('inches and °F are read and typed all through, for whoever chooses them', 
   await expect(page.getByRole('region', { name: 'Steps' })).toContainText('Drill 5/16')
   const workshop = await (await request.get('/api/workshop')).json()
   expect(workshop).toMatchObject({ units: 'inch64', celsius: 18.5 })
-  await request.put('/api/workshop', { data: { ...workshop, units: 'metric' } })
+  await readUnits(request, 'metric')
 })

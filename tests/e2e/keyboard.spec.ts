@@ -73,10 +73,12 @@ test('a held or bouncing key puts one coat on, not five', async ({ page, pen }) 
   await page.keyboard.up('Space')
   await page.keyboard.press('Space')
   await expect(page.getByRole('button', { name: /^All there/ })).toBeVisible()
-  await expect.poll(async () => {
-    const { events } = await (await page.request.get(`/api/pens/${made.id}`)).json() as { events: { kind: string }[] }
-    return events.map(event => event.kind)
-  }).toEqual(['begin'])
+  await expect
+    .poll(async () => {
+      const { events } = (await (await page.request.get(`/api/pens/${made.id}`)).json()) as { events: { kind: string }[] }
+      return events.map(event => event.kind)
+    })
+    .toEqual(['begin'])
   await expect(page.locator('.title')).toHaveText('Check the parts')
 })
 

@@ -1,7 +1,11 @@
 import { expect, test } from '../stand'
 import { title } from '../support/bench'
 
-test('a ladder is dragged out of order, told why that is wrong, put back, kept, worked, and “not yet” gives a way on', async ({ page, pen, request }) => {
+test('a ladder is dragged out of order, told why that is wrong, put back, kept, worked, and “not yet” gives a way on', async ({
+  page,
+  pen,
+  request,
+}) => {
   test.setTimeout(90_000)
   const made = await pen({ name: 'Ladder apple', tool: 'gouge' })
   await page.goto(`/pens/${made.id}`)
@@ -77,7 +81,21 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
   // At the bench: how long, how fast, when to stop; “not yet” gives the cheapest way on, and the look is kept.
   const done = (await (await request.get(`/api/pens/${made.id}`)).json()).plan.steps.map((step: { id: string }) => step.id) as string[]
   const first = done.findIndex(id => id.startsWith('sand.'))
-  await request.post('/api/events', { data: { events: done.slice(0, first).map((step, index) => ({ id: crypto.randomUUID(), pen: made.id, kind: 'done', barrels: ['only'], device: 'test', payload: { step }, at: new Date(Date.now() - 60_000 + index).toISOString() })) } })
+  await request.post('/api/events', {
+    data: {
+      events: done
+        .slice(0, first)
+        .map((step, index) => ({
+          id: crypto.randomUUID(),
+          pen: made.id,
+          kind: 'done',
+          barrels: ['only'],
+          device: 'test',
+          payload: { step },
+          at: new Date(Date.now() - 60_000 + index).toISOString(),
+        })),
+    },
+  })
   await page.goto(`/pens/${made.id}/work`)
   await expect(title(page)).toHaveText(careful[0]!)
   const grit = page.getByRole('region', { name: 'This grit' })
@@ -88,7 +106,12 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
   await expect(grit.getByRole('listitem').first()).toContainText(/about \d+ (s|min)/)
   await page.keyboard.press('t')
   await expect(grit.getByRole('status')).toContainText('raking light')
-  await expect.poll(async () => (await (await request.get(`/api/pens/${made.id}`)).json()).events.filter((event: { kind: string }) => event.kind === 'look').length).toBe(2)
+  await expect
+    .poll(
+      async () =>
+        (await (await request.get(`/api/pens/${made.id}`)).json()).events.filter((event: { kind: string }) => event.kind === 'look').length,
+    )
+    .toBe(2)
   await page.keyboard.press('Space')
   await expect(title(page)).toHaveText(careful[1]!)
 })
@@ -112,7 +135,12 @@ test('the shelf tells what a pad is in paper, takes one with a colour only, and 
 
   await page.getByLabel('How worn grey pad is').click()
   await page.getByRole('option', { name: 'half worn' }).click()
-  await expect.poll(async () => (await (await request.get('/api/shelf')).json()).abrasives.find((one: { label?: string }) => one.label === 'grey pad').worn).toBe(0.5)
+  await expect
+    .poll(
+      async () =>
+        (await (await request.get('/api/shelf')).json()).abrasives.find((one: { label?: string }) => one.label === 'grey pad').worn,
+    )
+    .toBe(0.5)
   await own.getByRole('button', { name: 'take it off' }).click()
   await expect(own.getByText(/between pad 1800/)).toHaveCount(0)
 })

@@ -11,9 +11,17 @@ async function note(page: Page, looks: string) {
   await strip.click({ position: { x: box.width * 0.35, y: box.height * 0.5 } })
   await expect(page.getByRole('heading', { name: looks, level: 2 })).toBeVisible()
 }
-const chances = (page: Page) => page.getByRole('list', { name: /Causes/ }).locator('.cause').allTextContents()
+const chances = (page: Page) =>
+  page
+    .getByRole('list', { name: /Causes/ })
+    .locator('.cause')
+    .allTextContents()
 
-test('a chip at the last grit: why, a question, the mend in the plan, a new version of it, and the pen is finished', async ({ page, pen, request }) => {
+test('a chip at the last grit: why, a question, the mend in the plan, a new version of it, and the pen is finished', async ({
+  page,
+  pen,
+  request,
+}) => {
   test.setTimeout(150_000)
   const made = await pen({ name: 'Chip at the end' })
   const grits = (await kept(request, made)).steps.filter(step => step.kind === 'sand')
@@ -65,7 +73,11 @@ test('a chip at the last grit: why, a question, the mend in the plan, a new vers
   await expect(page.locator('header').getByText(/\d+ of \d+/)).toBeVisible()
 })
 
-test('a sand-through at the last levelling: covered, levelled and polished again; one that still shows is mended another way', async ({ page, pen, request }) => {
+test('a sand-through at the last levelling: covered, levelled and polished again; one that still shows is mended another way', async ({
+  page,
+  pen,
+  request,
+}) => {
   test.setTimeout(180_000)
   const made = await pen({ name: 'Through at the last', method: 'ca-thin-staged' })
   const { steps } = await kept(request, made)
@@ -94,7 +106,11 @@ test('a sand-through at the last levelling: covered, levelled and polished again
   expect(events.filter(event => event.kind === 'repair')).toHaveLength(2)
 })
 
-test('a bleed on a laminate: diagnosed out of what was done, sanded back there, sealed, covered; two defects at once', async ({ page, pen, request }) => {
+test('a bleed on a laminate: diagnosed out of what was done, sanded back there, sealed, covered; two defects at once', async ({
+  page,
+  pen,
+  request,
+}) => {
   test.setTimeout(180_000)
   const made = await pen({ name: 'Laminate bleeds', material: 'plum-holly' })
   await workTo(request, made, step => step.id === 'coat.3', 60)
@@ -139,7 +155,11 @@ test('one barrel scrapped: it is cut and worked again, its pair is told about, a
 
 test.describe('touch alone on a tablet', () => {
   test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } })
-  test('a pen is begun, worked, changed for another, a defect noted, pictured and mended with one finger', async ({ page, pen, request }) => {
+  test('a pen is begun, worked, changed for another, a defect noted, pictured and mended with one finger', async ({
+    page,
+    pen,
+    request,
+  }) => {
     const [made, other] = [await pen({ name: 'One finger' }), await pen({ name: 'Other finger' })]
     for (const one of [made, other]) await workTo(request, one, step => step.kind === 'coat')
     await page.goto('/')
@@ -147,15 +167,25 @@ test.describe('touch alone on a tablet', () => {
     await expect(title(page)).toHaveText('Thin CA, coat 1')
     await page.getByRole('button', { name: /^Coat on/ }).tap()
     await expect(title(page)).toHaveText('Thin CA, coat 2')
-    await page.getByRole('navigation', { name: 'Pens on the bench' }).getByRole('link', { name: new RegExp(`^${other.mark} `) }).tap()
+    await page
+      .getByRole('navigation', { name: 'Pens on the bench' })
+      .getByRole('link', { name: new RegExp(`^${other.mark} `) })
+      .tap()
     await expect(title(page)).toHaveText('Thin CA, coat 1')
     await page.getByRole('button', { name: /^Something is wrong/ }).tap()
-    await page.getByText('Fish-eyes', { exact: true }).or(page.getByText('White dots, haze', { exact: true })).first().tap()
+    await page
+      .getByText('Fish-eyes', { exact: true })
+      .or(page.getByText('White dots, haze', { exact: true }))
+      .first()
+      .tap()
     const strip = page.getByRole('img', { name: /tap where the defect is/ })
     const box = (await strip.boundingBox())!
     await page.touchscreen.tap(box.x + box.width * 0.5, box.y + box.height * 0.62)
     await expect(page.getByRole('heading', { level: 2 })).toHaveText(/White dots|Fish-eyes/)
-    const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEklEQVR4nGP4z8CAFWEXHbQSACj/P8Fu7N9hAAAAAElFTkSuQmCC', 'base64')
+    const png = Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAgAAAAICAIAAABLbSncAAAAEklEQVR4nGP4z8CAFWEXHbQSACj/P8Fu7N9hAAAAAElFTkSuQmCC',
+      'base64',
+    )
     await page.getByLabel('Photo').setInputFiles({ name: 'seen.png', mimeType: 'image/png', buffer: png })
     await expect(page.getByRole('img', { name: 'The defect, opens large' })).toBeVisible()
     await page.getByRole('button', { name: 'Not known' }).first().tap()
@@ -166,10 +196,11 @@ test.describe('touch alone on a tablet', () => {
     const noted = events.find(event => event.kind === 'defect')!
     expect(noted.payload).toMatchObject({ barrel: 'only' })
     expect((noted.payload as { around: number }).around).toBeGreaterThan(0)
-    const photo = async () => (await kept(request, other)).events.flatMap(event => event.kind === 'photo' ? [event.payload.photo] : [])[0]
+    const photo = async () => (await kept(request, other)).events.flatMap(event => (event.kind === 'photo' ? [event.payload.photo] : []))[0]
     await expect.poll(photo).toBeTruthy()
     await expect.poll(async () => (await request.get(`/api/photos/${await photo()}?size=small`)).status()).toBe(200)
     // Every key on the screen is large enough for a gluey finger.
-    for (const key of await page.locator('.keys .key, .pens .tab').all()) expect((await key.boundingBox())!.height).toBeGreaterThanOrEqual(64)
+    for (const key of await page.locator('.keys .key, .pens .tab').all())
+      expect((await key.boundingBox())!.height).toBeGreaterThanOrEqual(64)
   })
 })

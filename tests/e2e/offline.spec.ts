@@ -1,7 +1,16 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
 import { kept, sent, space, title, workTo } from '../support/bench'
 
 test.use({ serviceWorkers: 'allow' })
+
+/** The questions that the bench asks when it opens, whose answers the worker keeps. */
+const ASKED = ['workshop', 'shelf', 'air', 'learnt', 'fittings', 'blanks', 'bits', 'methods', 'bench', 'pens'].map(name => `/api/${name}`)
+const unkept = (page: Page): Promise<string[]> =>
+  page.evaluate(async (asked) => {
+    const kept = await Promise.all(asked.map(path => caches.match(path)))
+    return asked.filter((_, index) => !kept[index])
+  }, ASKED)
 
 test('the bench opens without a network, is worked, and catches up', async ({ page, context, pen, request }) => {
   const made = await pen({ name: 'No network' })
@@ -13,6 +22,7 @@ test('the bench opens without a network, is worked, and catches up', async ({ pa
   await page.reload()
   await expect(title(page)).toHaveText('Thin CA, coat 1')
   await expect(page.getByText('not connected')).toHaveCount(0)
+  await expect.poll(() => unkept(page)).toEqual([])
   await context.setOffline(true)
   await page.reload()
   await expect(title(page)).toHaveText('Thin CA, coat 1')

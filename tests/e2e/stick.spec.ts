@@ -1,17 +1,20 @@
 import type { Page } from '@playwright/test'
 import sharp from 'sharp'
 import { expect, test } from '../stand'
-import { space, title } from '../support/bench'
+import { space, title, readUnits } from '../support/bench'
 
 async function choose(page: Page, field: string, option: string | RegExp) {
   await page.getByLabel(field, { exact: true }).click()
   await page.getByRole('option', { name: option }).first().click()
 }
 
-test('a two-barrel pen from a stick in inches: weighed twice, sized, its card printed, measured from proud to flush', async ({ page, request }) => {
+test('a two-barrel pen from a stick in inches: weighed twice, sized, its card printed, measured from proud to flush', async ({
+  page,
+  request,
+}) => {
   test.setTimeout(120_000)
   const before = await (await request.get('/api/workshop')).json()
-  await request.put('/api/workshop', { data: { ...before, units: 'inch' } })
+  await readUnits(request, 'inch')
   try {
     // The stick, typed as turners write it; what is not understood is told at its field, and what was typed stays.
     await page.goto('/shelf/blanks/new')
@@ -29,11 +32,15 @@ test('a two-barrel pen from a stick in inches: weighed twice, sized, its card pr
     await page.getByLabel('Height').fill('3/4')
 
     // A picture: a file that is none gets a clear no, a large one is made smaller.
-    await page.getByLabel('Choose a picture').setInputFiles({ name: 'story.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') })
+    await page
+      .getByLabel('Choose a picture')
+      .setInputFiles({ name: 'story.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') })
     await expect(page.getByText('“story.txt” is no picture we can read')).toBeVisible()
     await page.getByLabel('Choose a picture').setInputFiles({ name: 'trunk.png', mimeType: 'image/png', buffer: Buffer.from('not really') })
     await expect(page.getByText('This is no picture we can read. Choose a JPEG')).toBeVisible()
-    const picture = await sharp({ create: { width: 2400, height: 1800, channels: 3, background: '#8a5a3a' } }).jpeg().toBuffer()
+    const picture = await sharp({ create: { width: 2400, height: 1800, channels: 3, background: '#8a5a3a' } })
+      .jpeg()
+      .toBuffer()
     await page.getByLabel('Choose a picture').setInputFiles({ name: 'trunk.jpg', mimeType: 'image/jpeg', buffer: picture })
     const shown = page.getByRole('img', { name: /The picture/ })
     await expect.poll(() => shown.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(320)
@@ -51,7 +58,9 @@ test('a two-barrel pen from a stick in inches: weighed twice, sized, its card pr
     await moisture.getByLabel('Weight').fill('39.5 g')
     await moisture.getByLabel('On', { exact: true }).fill(new Date().toISOString().slice(0, 10))
     await moisture.getByRole('button', { name: 'Keep the reading' }).click()
-    await expect(moisture.getByRole('status')).toContainText(/Too wet for its tube\. Within two points of the shop in about .*nine times out of ten between/)
+    await expect(moisture.getByRole('status')).toContainText(
+      /Too wet for its tube\. Within two points of the shop in about .*nine times out of ten between/,
+    )
     await expect(moisture.getByRole('status')).toContainText(/About \d+ % now, between \d+ and \d+ %; wood settles at/)
 
     // The pen: its blank brings the wood, and the size is told in inches before it is started.
@@ -110,9 +119,15 @@ test('a two-barrel pen from a stick in inches: weighed twice, sized, its card pr
     await expect(page.getByRole('button', { name: 'Centre band ✓' })).toBeVisible()
     await expect.poll(() => page.evaluate(() => document.activeElement === document.body)).toBe(true)
     await space(page, 'Cut')
-    await page.getByRole('group', { name: /Witness mark drawn/ }).getByRole('button', { name: 'No' }).click()
+    await page
+      .getByRole('group', { name: /Witness mark drawn/ })
+      .getByRole('button', { name: 'No' })
+      .click()
     await expect(page.getByText(/afterwards nobody can tell which ends met/)).toBeVisible()
-    await page.getByRole('group', { name: /Witness mark drawn/ }).getByRole('button', { name: 'Yes' }).click()
+    await page
+      .getByRole('group', { name: /Witness mark drawn/ })
+      .getByRole('button', { name: 'Yes' })
+      .click()
     await expect(page.getByText(/afterwards nobody can tell/)).toHaveCount(0)
     await space(page, /^Drill/)
     await space(page, 'Dry')
@@ -139,12 +154,13 @@ test('a two-barrel pen from a stick in inches: weighed twice, sized, its card pr
     await page.getByRole('link', { name: 'Record', exact: true }).click()
     await expect(page.getByRole('region', { name: 'Diameters measured' }).getByRole('listitem')).toHaveCount(2)
   } finally {
-    const now = await (await request.get('/api/workshop')).json()
-    await request.put('/api/workshop', { data: { ...now, units: before.units } })
+    await readUnits(request, before.units)
   }
 })
 
-test('a fitting that cannot be is told at its fields, nothing typed is lost, and one that can is kept, taken off and put back', async ({ page }) => {
+test('a fitting that cannot be is told at its fields, nothing typed is lost, and one that can is kept, taken off and put back', async ({
+  page,
+}) => {
   await page.goto('/shelf/fittings')
   await page.getByRole('listitem').filter({ hasText: '7 mm two-barrel twist' }).getByRole('link', { name: 'Copy' }).click()
   await expect(page.getByLabel('Name')).toHaveValue('7 mm two-barrel twist, own')
@@ -157,7 +173,10 @@ test('a fitting that cannot be is told at its fields, nothing typed is lost, and
   await lower.getByLabel('Tube, outside').fill('12 mm')
   await expect(page.getByText(/A tube of 12 mm does not go into a bore of 7 mm/).first()).toBeVisible()
   await lower.getByLabel('Bushing, tip end, measured').fill('5')
-  await page.getByRole('button', { name: 'Keep' }).or(page.getByRole('button', { name: 'Put it on the shelf' })).click()
+  await page
+    .getByRole('button', { name: 'Keep' })
+    .or(page.getByRole('button', { name: 'Put it on the shelf' }))
+    .click()
   await expect(page.getByText('Some sizes need another look')).toBeVisible()
   await expect(lower.getByLabel('Tube, length')).toHaveValue('3 m')
   await lower.getByLabel('Tube, length').fill('40')
@@ -189,7 +208,8 @@ test('several pens are laid out on sticks, and a board is counted', async ({ pag
   await page.getByRole('spinbutton', { name: 'so many' }).press('Tab')
   await expect.poll(() => layout.getByRole('img', { name: /8 mm one-barrel click 12/ }).count()).toBe(1)
   await expect(layout.getByText(/No stick that/)).toHaveCount(0)
-  // 300 × 100 mm give 4 sticks of 61 mm in each of 4 strips 20 mm wide with a kerf of 1.2, worked by hand: (100 + 1.2) / 21.2 = 4.8; (300 + 1.2) / 62.2 = 4.8.
+  // 300 × 100 mm give 4 sticks of 61 mm in each of 4 strips 20 mm wide with a kerf of 1.2, worked by hand: (100 + 1.2) / 21.2 = 4.8;
+  // (300 + 1.2) / 62.2 = 4.8.
   const board = page.getByRole('region', { name: 'How many pens does a board give?' })
   await board.getByLabel('Fitting').click()
   await page.getByRole('option', { name: '9.5 mm one-barrel cap' }).click()

@@ -2,12 +2,20 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, APIResponse } from '@playwright/test'
 import { expect, test } from '../stand'
-import type { Pen } from '../../server/db/pens'
+import type { Pen } from '../../contract'
 
-const done = (pen: string, step: string, id = randomUUID()) =>
-  ({ id, pen, kind: 'done', barrels: ['only'], at: new Date().toISOString(), device: 'test', payload: { step } })
+const done = (pen: string, step: string, id = randomUUID()) => ({
+  id,
+  pen,
+  kind: 'done',
+  barrels: ['only'],
+  at: new Date().toISOString(),
+  device: 'test',
+  payload: { step },
+})
 const send = (request: APIRequestContext, events: unknown[]) => request.post('/api/events', { data: { events } })
-const log = async (request: APIRequestContext, pen: Pen) => (await (await request.get(`/api/pens/${pen.id}`)).json()).events as { id: string }[]
+const log = async (request: APIRequestContext, pen: Pen) =>
+  (await (await request.get(`/api/pens/${pen.id}`)).json()).events as { id: string }[]
 
 /** No answer may carry a stack trace or a file’s path. */
 async function clean(answer: APIResponse): Promise<string> {
@@ -20,14 +28,18 @@ test('a pen is started, planned and found again', async ({ request, pen }) => {
   const made = await pen({ material: 'oak', due: '2026-12-05' })
   const whole = await (await request.get(`/api/pens/${made.id}`)).json()
   expect(whole.pen).toMatchObject({ material: 'oak', due: '2026-12-05', planVersion: 1 })
-  expect(whole.plan.steps.map((step: { kind: string }) => step.kind)).toEqual(expect.arrayContaining(['cut', 'sand', 'coat', 'level', 'assemble']))
+  expect(whole.plan.steps.map((step: { kind: string }) => step.kind)).toEqual(
+    expect.arrayContaining(['cut', 'sand', 'coat', 'level', 'assemble']),
+  )
   const listed = await (await request.get('/api/pens')).json()
   expect(listed.find((one: { pen: Pen }) => one.pen.id === made.id).summary).toMatchObject({ stage: 'planned', next: { step: 'parts' } })
 })
 
 test('a taken mark and wrong fields are told one by one with what would do', async ({ request, pen }) => {
   const made = await pen()
-  const taken = await request.post('/api/pens', { data: { mark: made.mark, name: 'Again', fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss' } })
+  const taken = await request.post('/api/pens', {
+    data: { mark: made.mark, name: 'Again', fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss' },
+  })
   expect(taken.status()).toBe(422)
   expect((await taken.json()).fields.mark).toMatch(/is on “Test apple” already\. T\d+ is free/)
   const wrong = await request.post('/api/pens', { data: { mark: 'x', name: 'A', fitting: 'none', stray: 1 } })
@@ -35,7 +47,9 @@ test('a taken mark and wrong fields are told one by one with what would do', asy
   const { fields } = await wrong.json()
   expect(Object.keys(fields)).toEqual(expect.arrayContaining(['mark', 'material', 'method', 'tool', 'film', '']))
   expect(fields['']).toMatch(/stray/)
-  const unknown = await request.post('/api/pens', { data: { mark: 'Z900', name: 'Again', fitting: 'none', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss' } })
+  const unknown = await request.post('/api/pens', {
+    data: { mark: 'Z900', name: 'Again', fitting: 'none', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss' },
+  })
   expect(unknown.status()).toBe(422)
   expect((await unknown.json()).fields.fitting).toMatch(/not on the shelf any more/)
 })
@@ -85,27 +99,65 @@ test('a body over 1 MB is refused, whether it says its length or not, and what i
       stream.close()
     },
   })
-  const streamed = await fetch(`${stand.address}/api/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: chunks, duplex: 'half' } as RequestInit)
+  const streamed = await fetch(`${stand.address}/api/events`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: chunks,
+    duplex: 'half',
+  } as RequestInit)
   expect(streamed.status).toBe(413)
-  expect((await request.post('/api/pens', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"mark":') })).status()).toBe(400)
+  expect(
+    (await request.post('/api/pens', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"mark":') })).status(),
+  ).toBe(400)
   expect((await request.post('/api/pens', { headers: { 'content-type': 'text/plain' }, data: '{}' })).status()).toBe(415)
 })
 
 test('junk never gives a 500, nor a stack trace', async ({ request, pen, stand }) => {
   const made = await pen()
-  const junk: unknown[] = [null, [], {}, 'text', 7, true, { events: null }, { events: {} }, { events: [null] }, { events: [{ id: {}, payload: [] }] }, { events: Array(600).fill({}) },
-    { mark: {}, name: [], fitting: 3 }, { version: 'x' }, { version: -1 }, { version: 1e300 }, { version: 1, celsius: 'warm', humidity: null, units: {} }, { item: 'P-9999', there: 'yes' },
-    { version: 1, name: '\u0000' }, { events: [{ ...done(made.id, 'x'), at: '9999-99-99T99:99:99.999Z' }] }, { events: [{ ...done(made.id, '\u0000') }] }, JSON.parse('{"__proto__":{"x":1}}'),
-    { events: [{ ...done(made.id, 'x'), at: '+275760-09-13T00:00:00.000Z' }] }, { events: [{ ...done(made.id, 'x'), at: '0000-01-01T00:00:00.000Z' }] }, { version: 1, due: '0000-00-00' }, { version: 1, due: '0000-01-01' }]
+  const junk: unknown[] = [
+    null,
+    [],
+    {},
+    'text',
+    7,
+    true,
+    { events: null },
+    { events: {} },
+    { events: [null] },
+    { events: [{ id: {}, payload: [] }] },
+    { events: Array(600).fill({}) },
+    { mark: {}, name: [], fitting: 3 },
+    { version: 'x' },
+    { version: -1 },
+    { version: 1e300 },
+    { version: 1, celsius: 'warm', humidity: null, units: {} },
+    { item: 'P-9999', there: 'yes' },
+    { version: 1, name: '\u0000' },
+    { events: [{ ...done(made.id, 'x'), at: '9999-99-99T99:99:99.999Z' }] },
+    { events: [{ ...done(made.id, '\u0000') }] },
+    JSON.parse('{"__proto__":{"x":1}}'),
+    { events: [{ ...done(made.id, 'x'), at: '+275760-09-13T00:00:00.000Z' }] },
+    { events: [{ ...done(made.id, 'x'), at: '0000-01-01T00:00:00.000Z' }] },
+    { version: 1, due: '0000-00-00' },
+    { version: 1, due: '0000-01-01' },
+  ]
   const routes: ['post' | 'put' | 'patch', string][] = [
-    ['post', '/api/pens'], ['post', '/api/events'], ['patch', `/api/pens/${made.id}`], ['post', `/api/pens/${made.id}/plan`], ['put', '/api/workshop'], ['put', '/api/shelf'], ['patch', '/api/pens/%00'], ['patch', '/api/pens/..%2f..'],
+    ['post', '/api/pens'],
+    ['post', '/api/events'],
+    ['patch', `/api/pens/${made.id}`],
+    ['post', `/api/pens/${made.id}/plan`],
+    ['put', '/api/workshop'],
+    ['put', '/api/shelf'],
+    ['patch', '/api/pens/%00'],
+    ['patch', '/api/pens/..%2f..'],
   ]
   for (const [method, path] of routes) {
     for (const data of junk) {
       const answer = await request[method](path, { headers: { 'content-type': 'application/json' }, data: JSON.stringify(data) })
       const text = await clean(answer)
       expect(answer.status(), `${method} ${path} ${JSON.stringify(data)}: ${text}`).toBeLessThan(500)
-      if (!(data && typeof data === 'object' && 'version' in data)) expect(answer.status(), `${method} ${path} ${JSON.stringify(data)}`).toBeGreaterThanOrEqual(400)
+      if (!(data && typeof data === 'object' && 'version' in data))
+        expect(answer.status(), `${method} ${path} ${JSON.stringify(data)}`).toBeGreaterThanOrEqual(400)
     }
   }
   expect(readFileSync(stand.logFile, 'utf8')).not.toMatch(/:memory:|password/i)

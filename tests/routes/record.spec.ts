@@ -11,7 +11,7 @@ test('every demo pen’s record holds to the JSON Schema that ships with it', as
   const ajv = new Ajv({ allErrors: true })
   addFormats(ajv)
   const validate = ajv.compile(shipped)
-  const pens = await (await request.get('/api/pens')).json() as { pen: { id: string, mark: string } }[]
+  const pens = (await (await request.get('/api/pens')).json()) as { pen: { id: string, mark: string } }[]
   for (const { pen } of pens) {
     const answer = await request.get(`/api/pens/${pen.id}/record.json`)
     expect(answer.headers()['content-disposition']).toBe(`attachment; filename="oxlip-${pen.mark}.json"`)
@@ -21,19 +21,44 @@ test('every demo pen’s record holds to the JSON Schema that ships with it', as
   }
 })
 
-test('the CSV survives a round trip through an independent parser, with names that look like formulas or hold commas', async ({ request, pen }) => {
+test('the CSV survives a round trip through an independent parser, with names that look like formulas or hold commas', async ({
+  request,
+  pen,
+}) => {
   const made = await pen({ name: '=1+1, "quoted"' })
-  const event = (kind: string, payload: object, seconds: number) =>
-    ({ id: randomUUID(), pen: made.id, kind, barrels: ['only'], device: 'test', payload, at: new Date(Date.parse('2026-11-23T18:00:00Z') + seconds * 1000).toISOString() })
-  await request.post('/api/events', { data: { events: [
-    event('begin', { step: 'cut' }, 0), event('done', { step: 'cut' }, 65), event('defect', { kind: 'chip', barrel: 'only', fromTip: 12.5, size: 0.6, step: 'cut' }, 70),
-    event('measure', { barrel: 'only', fromTip: 0, diameter: 10.4, step: 'turn' }, 80), event('check', { step: 'cut', check: 'witness', answer: 'no' }, 81),
-  ] } })
+  const event = (kind: string, payload: object, seconds: number) => ({
+    id: randomUUID(),
+    pen: made.id,
+    kind,
+    barrels: ['only'],
+    device: 'test',
+    payload,
+    at: new Date(Date.parse('2026-11-23T18:00:00Z') + seconds * 1000).toISOString(),
+  })
+  await request.post('/api/events', {
+    data: {
+      events: [
+        event('begin', { step: 'cut' }, 0),
+        event('done', { step: 'cut' }, 65),
+        event('defect', { kind: 'chip', barrel: 'only', fromTip: 12.5, size: 0.6, step: 'cut' }, 70),
+        event('measure', { barrel: 'only', fromTip: 0, diameter: 10.4, step: 'turn' }, 80),
+        event('check', { step: 'cut', check: 'witness', answer: 'no' }, 81),
+      ],
+    },
+  })
   const text = await (await request.get(`/api/pens/${made.id}/record.csv`)).text()
   const rows = parse(text, { columns: true }) as Record<string, string>[]
   const saved = await (await request.get(`/api/pens/${made.id}/record.json`)).json()
   expect(saved).toMatchObject({ measured: [{ diameter: 10.4, step: 'turn' }], checks: [{ check: 'witness', answer: 'no' }] })
   expect(rows).toHaveLength(saved.steps.length)
-  expect(rows[1]).toMatchObject({ mark: made.mark, pen: '\'=1+1, "quoted"', step: 'Cut', status: 'done', hands_on_s: '65', timing: 'measured', defects: 'chip, only barrel, 12.5 mm from the tip end, 0.6 mm, open' })
+  expect(rows[1]).toMatchObject({
+    mark: made.mark,
+    pen: '\'=1+1, "quoted"',
+    step: 'Cut',
+    status: 'done',
+    hands_on_s: '65',
+    timing: 'measured',
+    defects: 'chip, only barrel, 12.5 mm from the tip end, 0.6 mm, open',
+  })
   expect(text.endsWith('\r\n')).toBe(true)
 })

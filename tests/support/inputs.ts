@@ -1,5 +1,8 @@
-import type { BenchEvent, Entry } from '../../core/bench'
-import { makePlan, type Method, type Plan, type PlanInputs, type Shelf } from '../../core/plan'
+import { boardOf, record, type BenchEvent, type Entry, type PenRecord } from '../../core/bench'
+import type { AirReading } from '../../core/climate'
+import type { Method } from '../../core/method'
+import { makePlan, type Plan, type PlanInputs } from '../../core/plan'
+import type { Shelf } from '../../core/shelf'
 import { abrasives, fittings, materials, methods, products, usualAbrasives } from '../../reference'
 
 export const usualShelf: Shelf = { abrasives: abrasives.filter(row => usualAbrasives.includes(row.id)), products }
@@ -20,7 +23,8 @@ export function inputs(material = 'apple', fitting = 'click-8', change: Partial<
 /** A method of the reference data by its id. */
 export const methodOf = (id: string): Method => methods.find(row => row.id === id)!
 
-export const planFor = (material?: string, fitting?: string, change?: Partial<PlanInputs>): Plan => makePlan(inputs(material, fitting, change))
+export const planFor = (material?: string, fitting?: string, change?: Partial<PlanInputs>): Plan =>
+  makePlan(inputs(material, fitting, change))
 
 /** A shelf without the things of these ids. */
 export const without = (...ids: string[]): Shelf => ({
@@ -39,3 +43,14 @@ export function eventAt(seconds: number, number: number, entry: Entry, device = 
   return { ...entry, id: idOf(number), pen: PEN, barrels: ['only'], device, at: new Date(START + seconds * 1000).toISOString() }
 }
 export const momentAt = (seconds: number): string => new Date(START + seconds * 1000).toISOString()
+
+/** The record of a pen from its plan and its log. */
+export function recordOf(
+  plan: Plan,
+  events: readonly BenchEvent[],
+  air: readonly AirReading[] = [],
+  elsewhere: readonly string[] = [],
+): PenRecord {
+  const { state, traced } = boardOf(plan, events, air)
+  return record(state, traced, air, elsewhere)
+}

@@ -1,4 +1,8 @@
 declare module 'psychrolib' {
-  const psychrolib: { SI: unknown, SetUnitSystem: (system: unknown) => void, GetTDewPointFromRelHum: (celsius: number, relativeHumidity: number) => number }
+  const psychrolib: {
+    SI: unknown
+    SetUnitSystem: (system: unknown) => void
+    GetTDewPointFromRelHum: (celsius: number, relativeHumidity: number) => number
+  }
   export default psychrolib
 }

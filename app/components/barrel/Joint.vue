@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { meeting, type End } from '#core/barrel'
 
-/** One joint under a lens: metal beside the finished barrel, its step drawn twenty times as large as it is. The metal stands at the side where the pen has it. */
+/**
+ * One joint under a lens: metal beside the finished barrel, its step drawn twenty times as large as it is. The metal stands at the side
+ * where the pen has it.
+ */
 const props = defineProps<{ over: number, end: End, colour: string, label: string }>()
 
 /** Pixels for a mm of step on one side; steps past what the picture shows are cut off and marked. */
 const SCALE = 150
-const step = computed(() => Math.max(-15, Math.min(15, props.over / 2 * SCALE)))
-const cut = computed(() => Math.abs(props.over / 2 * SCALE) > 15)
+const step = computed(() => Math.max(-15, Math.min(15, (props.over / 2) * SCALE)))
+const cut = computed(() => Math.abs((props.over / 2) * SCALE) > 15)
 const way = computed(() => meeting(props.over))
 </script>
 

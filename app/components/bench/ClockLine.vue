@@ -8,18 +8,28 @@ const { now } = useClock()
 
 const scale = computed(() => clockScale(props.bands, now.value))
 const percent = (moment: Date) => `${100 * along(scale.value, moment)}%`
-const rows = computed(() => [...props.bands].sort((a, b) => a.until.getTime() - b.until.getTime()).map((band) => {
-  const [from, at, until] = [band.from, now.value, band.until].map(moment => along(scale.value, moment!))
-  return { band, from: from!, now: at!, until: until!, flip: until! > 0.86 }
-}))
+const rows = computed(() =>
+  [...props.bands]
+    .sort((a, b) => a.until.getTime() - b.until.getTime())
+    .map((band) => {
+      const until = along(scale.value, band.until)
+      return { band, from: along(scale.value, band.from), now: along(scale.value, now.value), until, flip: until > 0.86 }
+    }),
+)
 </script>
 
 <template>
   <div class="clock-line figures" :class="{ tight }" role="group" aria-label="Waits on the clock">
     <div class="ticks" aria-hidden="true">
       <div class="track">
-        <span v-for="(tick, index) in scale.ticks" :key="index" :class="{ last: index === scale.ticks.length - 1 }" :style="{ left: percent(tick) }">{{ format(tick, 'HH:mm') }}</span>
-        <i v-for="(tick, index) in scale.ticks" :key="`i${index}`" :class="{ now: index === 0 }" :style="{ left: percent(index === 0 ? now : tick) }" />
+        <span
+          v-for="(tick, index) in scale.ticks" :key="index" :class="{ last: index === scale.ticks.length - 1 }"
+          :style="{ left: percent(tick) }"
+        >{{ format(tick, 'HH:mm') }}</span>
+        <i
+          v-for="(tick, index) in scale.ticks" :key="`i${index}`" :class="{ now: index === 0 }"
+          :style="{ left: percent(index === 0 ? now : tick) }"
+        />
       </div>
     </div>
     <ul>
@@ -63,7 +73,15 @@ li .track i { position: absolute; top: calc(50% - 0.65rem); height: 1.3rem; bord
 .until, .free { position: absolute; top: 50%; transform: translate(0.6rem, -50%); white-space: nowrap; }
 .until.flip { transform: translate(calc(-100% - 0.6rem), -50%); color: var(--surface); }
 .free { color: var(--leaf); transform: translate(1.1rem, -50%); background: var(--ground); padding: 0 0.3rem; }
-li .track i.ring { top: calc(50% - 0.6rem); width: 1.2rem; height: 1.2rem; margin-left: -0.6rem; border: 3px solid var(--leaf); border-radius: 50%; background: var(--ground); }
+li .track i.ring {
+  top: calc(50% - 0.6rem);
+  width: 1.2rem;
+  height: 1.2rem;
+  margin-left: -0.6rem;
+  border: 3px solid var(--leaf);
+  border-radius: 50%;
+  background: var(--ground);
+}
 @media (max-width: 640px) {
   li, .ticks { grid-template-columns: 2.8rem minmax(0, 1fr); }
   .ticks .track { grid-column: 2; }

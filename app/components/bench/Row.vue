@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ListedPen } from '~~/server/api/pens/index.get'
+import type { ListedPen } from '#contract'
 
 /** One pen on a list: its tag, its strip, what it is, what is next, and when. */
 const props = defineProps<{ listed: ListedPen, next?: boolean, number?: number, ended?: boolean }>()
@@ -8,15 +8,14 @@ const summary = computed(() => props.listed.summary)
 const to = computed(() => `/pens/${props.listed.pen.id}/${{ 'planned': '', 'in work': 'work', 'finished': 'record' }[summary.value.stage]}`)
 const when = computed(() => {
   const { stage, wait, lastEntryAt } = summary.value
-  if (stage === 'finished') return `since ${clockTime(lastEntryAt!, now.value)}`
+  if (stage === 'finished') return `${lastEntryAt ? `since ${clockTime(lastEntryAt, now.value)}` : ''}`
   if (stage === 'planned') return 'not begun'
   return wait && new Date(wait.until) > now.value ? clockTime(wait.until, now.value) : 'free now'
 })
 const detail = computed(() => {
   const { stage, next, coats } = summary.value
   if (stage === 'finished') return `Finished, ${coats.on} coats`
-  const place = /, coat \d+$/.test(next!.title) ? ` of ${coats.planned}` : ''
-  return `${next!.title}${place}`
+  return next?.says ?? ''
 })
 </script>
 
@@ -25,9 +24,17 @@ const detail = computed(() => {
     <NuxtLink :to="to" class="pen-row figures" :class="{ next, ended }">
       <span class="tag"><PenTag :mark="listed.pen.mark" /><kbd v-if="number && number < 10">{{ number }}</kbd></span>
       <span class="scale" :style="{ '--mm': layStrip(summary.fitting).width }">
-        <PenStrip :fitting="summary.fitting" :colour="summary.material.colour" :resin="summary.material.resin" :label="`${summary.fitting.name} in ${summary.material.name}, to scale`" />
+        <PenStrip
+          :fitting="summary.fitting" :colour="summary.material.colour" :resin="summary.material.resin"
+          :label="`${summary.fitting.name} in ${summary.material.name}, to scale`"
+        />
       </span>
-      <span class="what"><b>{{ listed.pen.name }}</b><span class="detail">{{ detail }}<span v-if="summary.openDefects" class="harm"> · ◆ {{ summary.openDefects === 1 ? 'a defect' : `${summary.openDefects} defects` }} open</span></span></span>
+      <span class="what">
+        <b>{{ listed.pen.name }}</b>
+        <span class="detail">{{ detail }}<span v-if="summary.openDefects" class="harm">
+          · ◆ {{ summary.openDefects === 1 ? 'a defect' : `${summary.openDefects} defects` }} open</span>
+        </span>
+      </span>
       <span class="when">{{ when }}</span>
     </NuxtLink>
   </li>
@@ -35,7 +42,15 @@ const detail = computed(() => {
 
 <style scoped>
 li + li { border-top: 1px solid var(--line); }
-.pen-row { display: grid; grid-template-columns: 84px minmax(0, 24rem) minmax(0, 1fr) auto; gap: 1.25rem; align-items: center; min-height: 74px; padding: 0.6rem 1rem; color: var(--ink); }
+.pen-row {
+  display: grid;
+  grid-template-columns: 84px minmax(0, 24rem) minmax(0, 1fr) auto;
+  gap: 1.25rem;
+  align-items: center;
+  min-height: 74px;
+  padding: 0.6rem 1rem;
+  color: var(--ink);
+}
 .pen-row:hover { background: color-mix(in srgb, var(--line) 35%, transparent); }
 .pen-row.next { background: var(--oxlip); color: var(--on-oxlip); }
 .pen-row.next .detail { color: var(--on-oxlip-2); }

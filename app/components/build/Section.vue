@@ -1,42 +1,71 @@
 <script setup lang="ts">
+import { decimal, micrometres } from '#core/format'
 import type { PlanTrace } from '#core/plan'
 
 /**
- * One slice through the barrel wall: brass, wood with the scratches still in it, and the film coat by coat, in µm on a logarithmic scale both ways from the wood's surface.
- * Dashed is where the next sanding would cut to; dotted what must remain. It follows the step it is shown for, and moves as the plan is edited.
+ * One slice through the barrel wall: brass, wood with the scratches still in it, and the film coat by coat, in µm on a logarithmic
+ * scale both ways from the wood's surface. Dashed is where the next sanding would cut to; dotted what must remain. It follows the step
+ * it is shown for, and moves as the plan is edited.
  */
-const props = withDefaults(defineProps<{ traced: PlanTrace, step?: string | null, least: number, colour: string, size?: 'card' | 'plan' | 'work' }>(), { step: null, size: 'plan' })
+const props = withDefaults(
+  defineProps<{ traced: PlanTrace, step?: string | null, least: number, colour: string, size?: 'card' | 'plan' | 'work' }>(),
+  { step: null, size: 'plan' },
+)
 
 const slice = computed(() => buildSlice(props.traced, props.step, props.least))
 const card = computed(() => props.size === 'card')
-const frame = computed(() => card.value ? { width: 240, height: 118, left: 0, wide: 240, up: 66, down: 30 } : props.size === 'work' ? { width: 460, height: 205, left: 40, wide: 220, up: 118, down: 48 } : { width: 460, height: 290, left: 40, wide: 220, up: 170, down: 70 })
+const frame = computed(() =>
+  card.value
+    ? { width: 240, height: 118, left: 0, wide: 240, up: 66, down: 30 }
+    : props.size === 'work'
+      ? { width: 460, height: 205, left: 40, wide: 220, up: 118, down: 48 }
+      : { width: 460, height: 290, left: 40, wide: 220, up: 170, down: 70 },
+)
 const surface = computed(() => frame.value.up + 6)
-const y = (um: number) => um >= 0 ? surface.value - logDepth(um) * frame.value.up : surface.value + logDepth(-um) * frame.value.down
+const y = (um: number) => (um >= 0 ? surface.value - logDepth(um) * frame.value.up : surface.value + logDepth(-um) * frame.value.down)
 const ticks = [1, 3, 10, 30, 100]
 const right = computed(() => frame.value.left + frame.value.wide)
 
 function teeth(count: number, tall: number, at: number): string {
   const wide = frame.value.wide / count
-  return Array.from({ length: count }, (_, tooth) => `M${frame.value.left + tooth * wide} ${at}l${wide / 2} ${tall}l${wide / 2} ${-tall}z`).join('')
+  return Array.from(
+    { length: count },
+    (_, tooth) => `M${frame.value.left + tooth * wide} ${at}l${wide / 2} ${tall}l${wide / 2} ${-tall}z`,
+  ).join('')
 }
 /** The top of the film as a wave of its unevenness. */
 const wave = computed(() => {
   const { top, unevenness } = slice.value
   const [high, low] = [y(top + unevenness / 2), y(Math.max(0.6, top - unevenness / 2))]
   const part = frame.value.wide / 8
-  return `M${frame.value.left} ${low}` + Array.from({ length: 8 }, () => `q${part / 2} ${2 * (high - low) * 0.5} ${part} 0`).join('') + `V${surface.value}H${frame.value.left}Z`
+  return (
+    `M${frame.value.left} ${low}`
+    + Array.from({ length: 8 }, () => `q${part / 2} ${2 * (high - low) * 0.5} ${part} 0`).join('')
+    + `V${surface.value}H${frame.value.left}Z`
+  )
 })
 const words = computed(() => {
   const { bands, top, scratch } = slice.value
-  const film = bands.length ? `${bands.map(band => `${band.coats} × ${band.name}`).join(', ')}, ${top.toFixed(0)} µm in all` : 'no film'
-  return `Build section: ${film}; scratches of ${scratch.toFixed(1)} µm in the wood`
+  const film = bands.length ? `${bands.map(band => `${band.coats} × ${band.name}`).join(', ')}, ${decimal(top)} µm in all` : 'no film'
+  return `Build section: ${film}; scratches of ${decimal(scratch, 1)} µm in the wood`
 })
 /** Labels at the right, kept apart from one another, from the top down. */
 const labels = computed(() => {
   const { bands, scratch, top } = slice.value
   const wanted = [
-    ...[...bands].reverse().filter(band => band.to - band.from > 0.05).map(band => ({ text: `${band.coats > 1 ? `${band.coats} × ` : ''}${band.name}`, um: `${(band.to - band.from).toFixed(band.to - band.from < 10 ? 1 : 0)} µm`, at: (y(band.from) + y(band.to)) / 2 })),
-    { text: bands.length ? 'scratches under it' : 'scratches', um: scratch > 0.05 ? `${scratch.toFixed(1)} µm` : 'none', at: y(-Math.max(1, scratch)) },
+    ...[...bands]
+      .reverse()
+      .filter(band => band.to - band.from > 0.05)
+      .map(band => ({
+        text: `${band.coats > 1 ? `${band.coats} × ` : ''}${band.name}`,
+        um: `${micrometres(band.to - band.from)} µm`,
+        at: (y(band.from) + y(band.to)) / 2,
+      })),
+    {
+      text: bands.length ? 'scratches under it' : 'scratches',
+      um: scratch > 0.05 ? `${decimal(scratch, 1)} µm` : 'none',
+      at: y(-Math.max(1, scratch)),
+    },
   ]
   let last = -Infinity
   const placed = wanted.map((label) => {
@@ -62,11 +91,18 @@ const labels = computed(() => {
     <rect :x="frame.left" :y="surface + frame.down + 12" :width="frame.wide" height="8" class="brass" />
     <path v-if="slice.scratch > 0.05" :d="teeth(card ? 16 : 22, y(-slice.scratch) - surface, surface)" class="teeth" />
     <g v-for="band in slice.bands" :key="band.name + band.from">
-      <rect :x="frame.left" :y="y(band.to)" :width="frame.wide" :height="Math.max(0, y(band.from) - y(band.to))" :class="['coat', band.role.replace(' ', '-')]" />
+      <rect
+        :x="frame.left" :y="y(band.to)" :width="frame.wide" :height="Math.max(0, y(band.from) - y(band.to))"
+        :class="['coat', band.role.replace(' ', '-')]"
+      />
       <path v-for="seam in band.seams" :key="seam" :d="`M${frame.left} ${y(seam)}H${right}`" class="seam" />
     </g>
     <path v-if="slice.unevenness > 0.4" :d="wave" class="rough" />
-    <path v-else-if="slice.filmScratch > 0.4 && slice.top > 0" :d="teeth(card ? 16 : 30, Math.max(2, y(Math.max(0.6, slice.top - slice.filmScratch)) - y(slice.top)), y(slice.top))" class="teeth" />
+    <path
+      v-else-if="slice.filmScratch > 0.4 && slice.top > 0"
+      :d="teeth(card ? 16 : 30, Math.max(2, y(Math.max(0.6, slice.top - slice.filmScratch)) - y(slice.top)), y(slice.top))"
+      class="teeth"
+    />
     <path :d="`M${frame.left} ${surface}H${right}`" class="line" />
     <g v-if="slice.cut !== undefined && Math.abs(slice.cut) > 0.5">
       <path :d="`M${frame.left} ${y(slice.cut)}H${right}`" class="cut" />
@@ -75,7 +111,7 @@ const labels = computed(() => {
     <g v-if="slice.least > 0 && slice.top > 0">
       <path v-if="!card" :d="`M${frame.left} ${y(slice.least)}H${right}`" class="least under" />
       <path :d="`M${frame.left} ${y(slice.least)}H${right}`" class="least" />
-      <text v-if="!card" :x="right - 6" :y="y(slice.least) + 14" class="says least-words">must remain, {{ slice.least.toFixed(0) }} µm</text>
+      <text v-if="!card" :x="right - 6" :y="y(slice.least) + 14" class="says least-words">must remain, {{ decimal(slice.least) }} µm</text>
     </g>
     <g v-if="!card">
       <g v-for="label in labels.placed" :key="label.text + label.um">

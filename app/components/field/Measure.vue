@@ -2,12 +2,23 @@
 import type { FieldQuantity } from '~/utils/measure-text'
 
 /**
- * A field for a length or a mass, typed as turners write them; the model is in mm or g, null when empty, NaN while it is not understood. What is typed stays as typed; beside it
- * stands how it was understood when that is not plain.
+ * A field for a length or a mass, typed as turners write them; the model is in mm or g, null when empty, NaN while it is not
+ * understood. What is typed stays as typed; beside it stands how it was understood when that is not plain.
  */
 const value = defineModel<number | null>({ required: true })
-const props = withDefaults(defineProps<{ label: string, name?: string, quantity?: FieldQuantity, error?: string, required?: boolean, placeholder?: string, size?: 'lg' | 'xl', digits?: number }>(),
-  { name: undefined, quantity: 'length', error: undefined, required: false, placeholder: undefined, size: 'xl', digits: 3 })
+const props = withDefaults(
+  defineProps<{
+    label: string
+    name?: string
+    quantity?: FieldQuantity
+    error?: string
+    required?: boolean
+    placeholder?: string
+    size?: 'lg' | 'xl'
+    digits?: number
+  }>(),
+  { name: undefined, quantity: 'length', error: undefined, required: false, placeholder: undefined, size: 'xl', digits: 3 },
+)
 const emit = defineEmits<{ enter: [] }>()
 
 const { units } = storeToRefs(useWorkshop())
@@ -25,7 +36,10 @@ watch([value, units], () => {
     text.value = show()
     return
   }
-  if (!('value' in now) || (now.value !== value.value && !(now.value !== null && value.value !== null && Math.abs(now.value - value.value) < 1e-9))) {
+  if (
+    !('value' in now)
+    || (now.value !== value.value && !(now.value !== null && value.value !== null && Math.abs(now.value - value.value) < 1e-9))
+  ) {
     if (!Number.isNaN(value.value)) {
       text.value = show()
       typed.value = false
@@ -45,17 +59,22 @@ useCalliper((mm) => {
   typed.value = false
   text.value = show()
 })
-const fault = computed(() => 'fault' in read.value && (left.value || props.error) ? read.value.fault : props.error)
+const fault = computed(() => ('fault' in read.value && (left.value || props.error) ? read.value.fault : props.error))
 const understood = computed(() => {
   const plain = show()
-  return 'value' in read.value && read.value.value !== null && text.value.trim() !== plain && !/^[\d.,]+$/.test(text.value.trim()) ? `= ${plain}` : ''
+  return 'value' in read.value && read.value.value !== null && text.value.trim() !== plain && !/^[\d.,]+$/.test(text.value.trim())
+    ? `= ${plain}`
+    : ''
 })
 </script>
 
 <template>
   <div ref="field" class="measure" data-measure>
     <UFormField :label="label" :name="name" :error="fault || false" :required="required" :hint="understood">
-      <UInput :model-value="text" :size="size" :placeholder="placeholder" autocomplete="off" inputmode="text" @update:model-value="type(String($event))" @blur="left = true" @focus="left = false" @keydown.enter="left = true; emit('enter')" />
+      <UInput
+        :model-value="text" :size="size" :placeholder="placeholder" autocomplete="off" inputmode="text"
+        @update:model-value="type(String($event))" @blur="left = true" @focus="left = false" @keydown.enter="left = true; emit('enter')"
+      />
     </UFormField>
   </div>
 </template>

@@ -7,7 +7,9 @@ defineProps<{ figure: Figure }>()
 
 <template>
   <UPopover :content="{ collisionPadding: 12 }">
-    <button type="button" class="open" :aria-label="`${figureText(figure)}: what went into it`"><slot>{{ figureText(figure) }}</slot></button>
+    <button type="button" class="open" :aria-label="`${figureText(figure)}: what went into it`">
+      <slot>{{ figureText(figure) }}</slot>
+    </button>
     <template #content>
       <div class="inside figures"><FigureParts :figure="figure" /></div>
     </template>
@@ -15,7 +17,15 @@ defineProps<{ figure: Figure }>()
 </template>
 
 <style scoped>
-.open { color: inherit; font: inherit; cursor: help; text-decoration: underline dotted var(--ink-2); text-underline-offset: 4px; text-decoration-thickness: 1px; text-align: inherit; }
+.open {
+  color: inherit;
+  font: inherit;
+  cursor: help;
+  text-decoration: underline dotted var(--ink-2);
+  text-underline-offset: 4px;
+  text-decoration-thickness: 1px;
+  text-align: inherit;
+}
 .open:hover { text-decoration-style: solid; }
 .inside { max-width: min(26rem, 90vw); max-height: 22rem; overflow-y: auto; padding: 0.9rem 1rem; font-size: 0.95rem; line-height: 1.4; }
 </style>

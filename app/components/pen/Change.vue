@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FieldErrors, NewPen } from '#schemas'
-import type { Pen } from '~~/server/db/pens'
+import type { Pen } from '#contract'
 
 /** Changes a pen after it was started; the plan follows, and what is done stays done. */
 const open = defineModel<boolean>('open', { required: true })
@@ -41,7 +41,10 @@ async function keep() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Change this pen" :description="begun ? 'The plan follows; what is done stays done.' : 'The plan follows.'" :ui="{ content: 'max-w-2xl' }">
+  <UModal
+    v-model:open="open" title="Change this pen"
+    :description="begun ? 'The plan follows; what is done stays done.' : 'The plan follows.'" :ui="{ content: 'max-w-2xl' }"
+  >
     <template #body>
       <form novalidate @submit.prevent="keep">
         <PenFields v-model="form" :errors="errors" />

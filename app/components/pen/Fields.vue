@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NewPen } from '#schemas'
-import { rankedMethods } from '#core/plan'
+import { rankedMethods } from '#core/method'
 import { materialOf, materials } from '#reference'
 
 /** The fields of a pen, for starting one and for changing one. Errors keep their room, so that nothing jumps. */
@@ -11,10 +11,23 @@ const methods = useMethods()
 const { units } = storeToRefs(useWorkshop())
 
 const NONE = 'none'
-const fittings = computed(() => (stock.fittings ?? []).map(({ fitting, sets }) => ({ label: `${fitting.name}${sets ? `, ${sets} there` : ''}`, value: fitting.id })))
+const fittings = computed(() =>
+  (stock.fittings ?? []).map(({ fitting, sets }) => ({ label: `${fitting.name}${sets ? `, ${sets} there` : ''}`, value: fitting.id })),
+)
 const blanks = computed(() => [
   { label: 'Not from the shelf', value: NONE },
-  ...(stock.blanks ?? []).filter(one => one.count > 0 || one.id === form.value.blank).map(one => ({ label: [one.name, one.width && one.length ? `${units.value.length(one.width, 0)} × ${units.value.length(one.length, 0)}` : '', `${one.count} there`].filter(Boolean).join(', '), value: one.id })),
+  ...(stock.blanks ?? [])
+    .filter(one => one.count > 0 || one.id === form.value.blank)
+    .map(one => ({
+      label: [
+        one.name,
+        one.width && one.length ? `${units.value.length(one.width, 0)} × ${units.value.length(one.length, 0)}` : '',
+        `${one.count} there`,
+      ]
+        .filter(Boolean)
+        .join(', '),
+      value: one.id,
+    })),
 ])
 /** A blank brings its material with it; one of its own keeps the nearest known one beside it. */
 function chooseBlank(id: string) {
@@ -33,20 +46,31 @@ const finishes = computed(() => {
   const material = from ? materialOf(from) : materials.find(row => row.id === form.value.material)
   const all = methods.methods ?? []
   if (!material) return choose(all)
-  return rankedMethods(all, material).map(({ method, verdict }) => ({ label: verdict === 'suits' ? method.name : `${method.name}, ${verdict}`, value: method.id }))
+  return rankedMethods(all, material).map(({ method, verdict }) => ({
+    label: verdict === 'suits' ? method.name : `${method.name}, ${verdict}`,
+    value: method.id,
+  }))
 })
 const choose = (rows: readonly { id: string, name: string }[]) => rows.map(row => ({ label: row.name, value: row.id }))
 const tools = [
-  { label: 'Skew', value: 'skew' }, { label: 'Round carbide', value: 'round carbide' },
-  { label: 'Square carbide', value: 'square carbide' }, { label: 'Gouge', value: 'gouge' },
+  { label: 'Skew', value: 'skew' },
+  { label: 'Round carbide', value: 'round carbide' },
+  { label: 'Square carbide', value: 'square carbide' },
+  { label: 'Gouge', value: 'gouge' },
 ] satisfies { label: string, value: NewPen['tool'] }[]
-const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the wood', value: 'close' }] satisfies { label: string, value: NewPen['film'] }[]
+const films = [
+  { label: 'Deep gloss', value: 'gloss' },
+  { label: 'Close to the wood', value: 'close' },
+] satisfies { label: string, value: NewPen['film'] }[]
 </script>
 
 <template>
   <div class="fields">
     <UFormField class="mark" label="Witness mark" name="mark" :error="errors.mark ?? false" required>
-      <UInput v-model="form.mark" size="xl" maxlength="4" autocomplete="off" autocapitalize="characters" @update:model-value="form.mark = String($event).toUpperCase().trim()" />
+      <UInput
+        v-model="form.mark" size="xl" maxlength="4" autocomplete="off" autocapitalize="characters"
+        @update:model-value="form.mark = String($event).toUpperCase().trim()"
+      />
     </UFormField>
     <UFormField class="name" label="Name" name="name" :error="errors.name ?? false" required>
       <UInput v-model="form.name" size="xl" maxlength="80" autocomplete="off" />
@@ -74,7 +98,10 @@ const films = [{ label: 'Deep gloss', value: 'gloss' }, { label: 'Close to the w
       <UInput :model-value="form.due ?? ''" size="xl" type="date" @update:model-value="form.due = String($event) || null" />
     </UFormField>
     <UFormField class="wide" label="For whom, or why" name="reason" :error="errors.reason ?? false">
-      <UInput :model-value="form.reason ?? ''" size="xl" maxlength="120" autocomplete="off" @update:model-value="form.reason = String($event).trim() ? String($event) : null" />
+      <UInput
+        :model-value="form.reason ?? ''" size="xl" maxlength="120" autocomplete="off"
+        @update:model-value="form.reason = String($event).trim() ? String($event) : null"
+      />
     </UFormField>
   </div>
 </template>

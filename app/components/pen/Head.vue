@@ -1,11 +1,19 @@
 <script setup lang="ts">
-import type { Pen } from '~~/server/db/pens'
+import type { Pen } from '#contract'
 
 /** The head of a pen's screens: tag, name, reason, and the way between Plan, Work and Record. */
 const props = defineProps<{ pen: Pen }>()
 const route = useRoute()
-const views = computed(() => [['Plan', ''], ['Work', '/work'], ['Record', '/record']].map(([name, end]) => ({ name, to: `/pens/${props.pen.id}${end}` })))
-const reason = computed(() => [props.pen.reason && `for: ${props.pen.reason}`, props.pen.due && `due ${dayWords(props.pen.due)}`].filter(Boolean).join(', '))
+const views = computed(() =>
+  [
+    ['Plan', ''],
+    ['Work', '/work'],
+    ['Record', '/record'],
+  ].map(([name, end]) => ({ name, to: `/pens/${props.pen.id}${end}` })),
+)
+const reason = computed(() =>
+  [props.pen.reason && `for: ${props.pen.reason}`, props.pen.due && `due ${dayWords(props.pen.due)}`].filter(Boolean).join(', '),
+)
 </script>
 
 <template>
@@ -14,7 +22,10 @@ const reason = computed(() => [props.pen.reason && `for: ${props.pen.reason}`, p
     <h1>{{ pen.name }}</h1>
     <p class="quiet">{{ reason }}</p>
     <nav aria-label="Views of this pen">
-      <NuxtLink v-for="view in views" :key="view.to" :to="view.to" :aria-current="route.path.replace(/\/$/, '') === view.to ? 'page' : undefined">{{ view.name }}</NuxtLink>
+      <NuxtLink
+        v-for="view in views" :key="view.to" :to="view.to"
+        :aria-current="route.path.replace(/\/$/, '') === view.to ? 'page' : undefined"
+      >{{ view.name }}</NuxtLink>
     </nav>
   </header>
 </template>
@@ -23,7 +34,15 @@ const reason = computed(() => [props.pen.reason && `for: ${props.pen.reason}`, p
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1.2rem; }
 h1 { font-size: 1.75rem; }
 nav { display: flex; gap: 0.4rem; margin-left: auto; }
-nav a { display: grid; place-items: center; min-height: 44px; padding: 0 0.7rem; font-size: 1.1rem; color: var(--ink); border-bottom: 4px solid transparent; }
+nav a {
+  display: grid;
+  place-items: center;
+  min-height: 44px;
+  padding: 0 0.7rem;
+  font-size: 1.1rem;
+  color: var(--ink);
+  border-bottom: 4px solid transparent;
+}
 nav a[aria-current] { font-weight: 700; border-color: var(--ink); }
 nav a:hover { border-color: var(--line); }
 nav a[aria-current]:hover { border-color: var(--ink); }

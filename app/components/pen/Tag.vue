@@ -11,7 +11,20 @@ withDefaults(defineProps<{ mark: string, size?: 'row' | 'head' }>(), { size: 'ro
 </template>
 
 <style scoped>
-.tag { position: relative; display: inline-flex; align-items: center; justify-content: center; min-width: 54px; height: 38px; padding: 0 10px 0 18px; border: 2px solid currentColor; border-radius: 3px 12px 12px 3px; font-family: var(--font-head); line-height: 1; flex: none; }
+.tag {
+  position: relative;
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  min-width: 54px;
+  height: 38px;
+  padding: 0 10px 0 18px;
+  border: 2px solid currentColor;
+  border-radius: 3px 12px 12px 3px;
+  font-family: var(--font-head);
+  line-height: 1;
+  flex: none;
+}
 .tag b { font-size: 1.1rem; font-weight: 700; }
 .tag svg { position: absolute; left: 2px; top: 0; width: 10px; height: 100%; fill: none; stroke: currentColor; stroke-width: 2.5; }
 .tag-head { min-width: 62px; height: 42px; }

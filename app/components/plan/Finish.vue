@@ -1,9 +1,26 @@
 <script setup lang="ts">
+import { must, nth } from '#core/sure'
+import { counted, day, decimal, formatSpan, millilitres, money } from '#core/format'
 import { refDebounced } from '@vueuse/core'
-import { chance, depthOf, hasFilm, keepsUntil, layersFor, levellingWays, methodFigures, rankedMethods, riskWords, stepWords, type Method, type Plan, type PlanTrace, type Sizing } from '#core/plan'
-import { formatSpan } from '#core/units'
+import { hasFilm, rankedMethods, type Method } from '#core/method'
+import {
+  chance,
+  depthOf,
+  layersFor,
+  levellingWays,
+  methodFigures,
+  riskWords,
+  stepWords,
+  type Plan,
+  type PlanTrace,
+  type Sizing,
+} from '#core/plan'
+import { keepsUntil } from '#core/shelf'
 
-/** The finish of a pen: how deep, which of the methods and why, what the blank adds to it, the risk at each levelling, and what it takes from the bottles. */
+/**
+ * The finish of a pen: how deep, which of the methods and why, what the blank adds to it, the risk at each levelling, and what it takes
+ * from the bottles.
+ */
 const props = defineProps<{ plan: Plan, traced: PlanTrace, started: boolean }>()
 const sizing = defineModel<Sizing | undefined>({ required: true })
 const emit = defineEmits<{ keep: [], use: [method: Method] }>()
@@ -12,59 +29,109 @@ const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 
 const inputs = computed(() => props.plan.inputs)
-function change(part: Sizing) {
-  const { tool: _t, film: _f, ...kept } = inputs.value.wishes
-  sizing.value = { ...kept, ...part }
-}
+const { change } = useWishes(() => props.plan, sizing)
 const depth = computed({ get: () => depthOf(inputs.value.wishes), set: um => change({ depth: um }) })
 const film = computed(() => hasFilm(inputs.value.method))
-const coats = computed(() => props.traced.steps.at(-1)!.after.coats)
-const proud = computed(() => props.traced.ends[0]!.proud)
+const coats = computed(() => must(props.traced.steps.at(-1), 'a plan ends with handing over').after.coats)
+const proud = computed(() => nth(props.traced.ends, 0).proud)
 const adjusted = computed(() => layersFor({ ...inputs.value, wishes: { ...inputs.value.wishes, asItStands: false } }).adjustments)
-const levellings = computed(() => props.traced.steps.flatMap(one => one.risk ? [{ id: one.step.id, title: stepWords(props.plan, one, units.value, props.traced).title, after: one.before.coats, risk: one.risk }] : []))
+const levellings = computed(() =>
+  props.traced.steps.flatMap(one =>
+    one.risk
+      ? [{ id: one.step.id, title: stepWords(props.plan, one, units.value, props.traced).title, after: one.before.coats, risk: one.risk }]
+      : [],
+  ),
+)
 
 /** Worked out anew a moment after the last change, so that the slider stays smooth. */
 const settled = refDebounced(inputs, 250)
 const ways = computed(() => levellingWays(settled.value))
-const ranked = computed(() => rankedMethods(methods.methods ?? [], settled.value.material).map(({ method, verdict, reasons }) => {
-  const figures = methodFigures({ ...settled.value, method })
-  const missing = layersFor({ ...settled.value, method }).missing.map(role => role.replace(/ca\b/, 'CA'))
-  return { method, verdict, reasons, figures, missing, here: method.id === inputs.value.method.id, newer: method.id === inputs.value.method.id && method.version > inputs.value.method.version }
-}))
-const ml = (value: number) => `${value < 0.1 ? value.toFixed(2) : value.toFixed(1)} ml`
-const bottles = computed(() => props.traced.needs.map(need => ({ ...need, left: need.product.bottle?.left, until: keepsUntil(need.product), own: workshop.fit.products[need.product.id] })))
-const total = computed(() => bottles.value.every(one => one.cost) && bottles.value.length ? bottles.value.reduce((sum, one) => sum + one.cost!.value, 0) : undefined)
+const ranked = computed(() =>
+  rankedMethods(methods.methods ?? [], settled.value.material).map(({ method, verdict, reasons }) => {
+    const figures = methodFigures({ ...settled.value, method })
+    const missing = layersFor({ ...settled.value, method }).missing.map(role => role.replace(/ca\b/, 'CA'))
+    return {
+      method,
+      verdict,
+      reasons,
+      figures,
+      missing,
+      here: method.id === inputs.value.method.id,
+      newer: method.id === inputs.value.method.id && method.version > inputs.value.method.version,
+    }
+  }),
+)
+const bottles = computed(() =>
+  props.traced.needs.map(need => ({
+    ...need,
+    left: need.product.bottle?.left,
+    until: keepsUntil(need.product),
+    own: workshop.fit.products[need.product.id],
+  })),
+)
+const ownWords = ({ build, low, high }: { build: number, low: number, high: number }) =>
+  `; yours builds ${decimal(build, 1)} µm a coat (${decimal(low, 1)} to ${decimal(high, 1)})`
+const total = computed(() => {
+  const costs = bottles.value.flatMap(one => one.cost?.value ?? [])
+  return costs.length && costs.length === bottles.value.length ? costs.reduce((sum, cost) => sum + cost, 0) : undefined
+})
+const SIGN = { for: '+', care: '!', against: '◆' }
 </script>
 
 <template>
   <section class="finish sheet figures" aria-labelledby="finish-head">
-    <header>
-      <h2 id="finish-head">Finish</h2>
-      <p class="quiet">{{ plan.inputs.method.name }}: {{ coats ? `${coats} ${coats === 1 ? 'coat' : 'coats'}` : 'no coats' }}<template v-if="film">, <FigureOpen :figure="traced.filmThinnest" /> sure at the thinnest</template>, ends turned {{ Math.abs(proud) < 0.005 ? 'flush' : `${units.length(Math.abs(proud))} ${proud < 0 ? 'under' : 'proud'}` }}. <template v-if="started">What is done stays done.</template></p>
-      <span class="end">
-        <button v-if="sizing" type="button" class="key" @click="sizing = undefined">As it was</button>
-        <button type="button" class="key" :disabled="!sizing" @click="emit('keep')">Keep this finish</button>
-      </span>
-    </header>
+    <PlanPanelHead
+      id="finish-head" title="Finish" keep="Keep this finish" :changed="sizing !== undefined" @undo="sizing = undefined"
+      @keep="emit('keep')"
+    >
+      {{ plan.inputs.method.name }}:
+      {{ coats ? counted(coats, 'coat') : 'no coats' }};
+      <template v-if="film"><FigureOpen :figure="traced.filmThinnest" /> sure at the thinnest;</template>
+      ends turned
+      {{ Math.abs(proud) < 0.005 ? 'flush' : `${units.length(Math.abs(proud))} ${proud < 0 ? 'under' : 'proud'}` }}.
+      <template v-if="started">What is done stays done.</template>
+    </PlanPanelHead>
     <div class="halves">
       <div class="side">
         <PlanDepth v-model="depth" />
         <div v-if="adjusted.length" class="added">
           <p v-for="one in adjusted" :key="one.says"><b>{{ one.says }}.</b> <span class="quiet">{{ one.why }}.</span></p>
-          <label><input type="checkbox" :checked="plan.inputs.wishes.asItStands ?? false" @change="change({ asItStands: ($event.target as HTMLInputElement).checked || undefined })"> As the method stands, without what the blank asks for</label>
+          <label>
+            <input
+              type="checkbox" :checked="plan.inputs.wishes.asItStands ?? false"
+              @change="change({ asItStands: ($event.target as HTMLInputElement).checked || undefined })"
+            > As the method stands, without what the blank asks for
+          </label>
         </div>
         <div v-if="levellings.length">
           <h3>At each levelling</h3>
           <ul class="risks">
-            <li v-for="one in levellings" :key="one.id" :class="{ harm: one.risk.edges >= 0.1 }"><b>{{ one.title }}</b><span>after {{ one.after }} {{ one.after === 1 ? 'coat' : 'coats' }}</span><span>{{ one.risk.edges >= 0.1 ? '◆ ' : '' }}{{ riskWords(one.risk) }} at the edges; on the open barrel {{ chance(one.risk.open) }}</span></li>
+            <li v-for="one in levellings" :key="one.id" :class="{ harm: one.risk.edges >= 0.1 }">
+              <b>{{ one.title }}</b>
+              <span>after {{ one.after }} {{ one.after === 1 ? 'coat' : 'coats' }}</span>
+              <span>{{ one.risk.edges >= 0.1 ? '◆ ' : '' }}{{ riskWords(one.risk) }} at the edges; on the open barrel
+                {{ chance(one.risk.open) }}</span>
+            </li>
           </ul>
         </div>
         <table v-if="ways" class="ways">
           <caption>Levelled two ways</caption>
-          <thead><tr><th scope="col">levelled</th><th scope="col">coats</th><th scope="col">sure, µm</th><th scope="col">finish, hands on</th><th scope="col">worst risk</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">levelled</th>
+              <th scope="col">coats</th>
+              <th scope="col">sure, µm</th>
+              <th scope="col">finish, hands on</th>
+              <th scope="col">worst risk</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="[name, way] in [['in stages of three', ways.staged], ['all at the end', ways.atTheEnd]] as const" :key="name">
-              <th scope="row">{{ name }}</th><td>{{ way.coats }}</td><td>{{ way.traced.filmThinnest.value.toFixed(0) }}</td><td>{{ formatSpan(way.finishing.value) }}</td><td>{{ way.risk ? chance(way.risk.edges) : 'none' }}</td>
+              <th scope="row">{{ name }}</th>
+              <td>{{ way.coats }}</td>
+              <td>{{ decimal(way.traced.filmThinnest.value) }}</td>
+              <td>{{ formatSpan(way.finishing.value) }}</td>
+              <td>{{ way.risk ? chance(way.risk.edges) : 'none' }}</td>
             </tr>
           </tbody>
         </table>
@@ -72,11 +139,22 @@ const total = computed(() => bottles.value.every(one => one.cost) && bottles.val
           <h3>From the bottles</h3>
           <ul class="bottles">
             <li v-for="one in bottles" :key="one.product.id">
-              <b>{{ one.product.name }}</b> <FigureOpen :figure="one.volume">{{ ml(one.volume.value) }}, {{ one.drops }} {{ one.drops === 1 ? 'drop' : 'drops' }}</FigureOpen>
-              <span class="quiet"><template v-if="one.left !== undefined">, {{ ml(one.left) }} left</template><template v-if="one.until">, keeps until {{ one.until }}</template><template v-if="one.cost">, costs <FigureOpen :figure="one.cost" /></template><template v-if="one.own?.measurements">; yours builds {{ one.own.build.toFixed(1) }} µm a coat ({{ one.own.low.toFixed(1) }} to {{ one.own.high.toFixed(1) }})</template></span>
+              <b>{{ one.product.name }}</b> <FigureOpen :figure="one.volume">
+                {{ millilitres(one.volume.value) }}, {{ one.drops }}
+                {{ one.drops === 1 ? 'drop' : 'drops' }}
+              </FigureOpen>
+              <span class="quiet">
+                <template v-if="one.left !== undefined">, {{ millilitres(one.left) }} left</template>
+                <template v-if="one.until">, keeps until {{ day(one.until) }}</template>
+                <template v-if="one.cost">, costs <FigureOpen :figure="one.cost" /></template>
+                {{ one.own?.measurements ? ownWords(one.own) : '' }}
+              </span>
             </li>
           </ul>
-          <p class="quiet"><template v-if="total !== undefined">{{ (total / 100).toFixed(2) }} for the finish. </template><NuxtLink class="way" to="/shelf/finishes">Bottles and labels on the shelf</NuxtLink></p>
+          <p class="quiet">
+            <template v-if="total !== undefined">{{ money(total) }} for the finish. </template>
+            <NuxtLink class="way" to="/shelf/finishes">Bottles and labels on the shelf</NuxtLink>
+          </p>
         </div>
       </div>
       <div class="choices">
@@ -84,10 +162,20 @@ const total = computed(() => bottles.value.every(one => one.cost) && bottles.val
         <ul>
           <li v-for="one in ranked" :key="one.method.id" :class="{ here: one.here, poor: one.verdict === 'does not suit' }">
             <button type="button" :aria-pressed="one.here && !one.newer" @click="(!one.here || one.newer) && emit('use', one.method)">
-              <span class="name"><b>{{ one.method.name }}</b><span class="verdict">{{ one.verdict === 'does not suit' ? '◆ does not suit' : one.verdict }}</span></span>
+              <span class="name">
+                <b>{{ one.method.name }}</b>
+                <span class="verdict">{{ one.verdict === 'does not suit' ? '◆ does not suit' : one.verdict }}</span>
+              </span>
               <span v-if="one.missing.length" class="reason against">◆ Not on the shelf: {{ one.missing.join(', ') }}</span>
-              <span v-else class="quiet">{{ one.figures.coats ? `${one.figures.coats} coats` : 'no coats' }}<template v-if="hasFilm(one.method)">, {{ one.figures.traced.filmThinnest.value.toFixed(0) }} µm sure</template> · {{ formatSpan(one.figures.finishing.value) }} hands on · ready after {{ formatSpan(one.figures.ready.value) }}<template v-if="one.newer"> · <b>changed since: take version {{ one.method.version }}</b></template></span>
-              <span v-for="reason in one.reasons" :key="reason.says" :class="['reason', reason.weight]">{{ reason.weight === 'for' ? '+ ' : reason.weight === 'care' ? '! ' : '◆ ' }}{{ reason.says }}</span>
+              <span v-else class="quiet">{{ filmWords(one.method, one.figures) }} ·
+                {{ formatSpan(one.figures.finishing.value) }} hands on · ready after
+                {{ formatSpan(one.figures.ready.value) }}<template v-if="one.newer">
+                  · <b>changed since: take version {{ one.method.version }}</b>
+                </template>
+              </span>
+              <span v-for="reason in one.reasons" :key="reason.says" :class="['reason', reason.weight]">
+                {{ SIGN[reason.weight] }} {{ reason.says }}
+              </span>
             </button>
           </li>
         </ul>
@@ -98,16 +186,19 @@ const total = computed(() => bottles.value.every(one => one.cost) && bottles.val
 
 <style scoped>
 .finish { display: grid; gap: 0.9rem; padding: 1rem 1.2rem; }
-header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.3rem 1.2rem; }
-header p { flex: 1 1 16rem; }
-.end { display: flex; gap: 0.6rem; }
 .halves { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 2.2rem; align-items: start; }
 .side, .added { display: grid; gap: 0.9rem; min-width: 0; }
 .added { gap: 0.3rem; }
 h3 { font-size: 1.05rem; margin-bottom: 0.3rem; }
 label { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; }
 label input { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf); flex: none; }
-.risks li { display: grid; grid-template-columns: minmax(7rem, 9rem) 7.5rem minmax(0, 1fr); gap: 0 0.8rem; padding: 0.25rem 0; border-top: 1px solid var(--line); }
+.risks li {
+  display: grid;
+  grid-template-columns: minmax(7rem, 9rem) 7.5rem minmax(0, 1fr);
+  gap: 0 0.8rem;
+  padding: 0.25rem 0;
+  border-top: 1px solid var(--line);
+}
 .risks span { color: var(--ink-2); }
 .risks .harm span { color: inherit; }
 .ways { width: 100%; border-collapse: collapse; }
@@ -118,7 +209,17 @@ label input { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf); flex: no
 .bottles li { padding: 0.25rem 0; border-top: 1px solid var(--line); }
 .way { display: inline-grid; align-items: center; min-height: 32px; color: var(--leaf); text-decoration: underline; }
 .choices ul { display: grid; gap: 0.4rem; max-height: 34rem; overflow-y: auto; padding: 3px; }
-.choices button { display: grid; gap: 0.15rem; width: 100%; padding: 0.5rem 0.8rem; border: 2px solid var(--line); border-radius: 8px; text-align: left; cursor: pointer; line-height: 1.35; }
+.choices button {
+  display: grid;
+  gap: 0.15rem;
+  width: 100%;
+  padding: 0.5rem 0.8rem;
+  border: 2px solid var(--line);
+  border-radius: 8px;
+  text-align: left;
+  cursor: pointer;
+  line-height: 1.35;
+}
 .choices button:hover { border-color: var(--ink-2); }
 .here button { border-color: var(--ink); }
 .name { display: flex; justify-content: space-between; gap: 1rem; }

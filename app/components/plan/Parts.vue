@@ -10,7 +10,8 @@ const SIGN = { 'there': '✓', 'missing': '◆', 'not known': '?' }
 <template>
   <ul class="parts figures" aria-label="Parts">
     <li v-for="line in lines" :key="line.says" :class="line.state === 'missing' ? 'missing' : line.state === 'there' ? 'there' : 'unknown'">
-      <span aria-hidden="true">{{ SIGN[line.state] }}</span><span><b>{{ line.says }}</b><template v-if="line.remedy">. {{ line.remedy }}</template></span>
+      <span aria-hidden="true">{{ SIGN[line.state] }}</span>
+      <span><b>{{ line.says }}</b><template v-if="line.remedy">. {{ line.remedy }}</template></span>
     </li>
   </ul>
 </template>

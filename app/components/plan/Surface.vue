@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { decimal } from '#core/format'
 import { useElementSize } from '@vueuse/core'
 import type { PlanTrace } from '#core/plan'
 
 /**
- * What happens at the surface, step by step: scratches hang below the wood surface, film stands above it, both in µm on a logarithmic scale. Dashed is what
- * a levelling or a grit takes off; the dotted line is the least film wanted.
+ * What happens at the surface, step by step: scratches hang below the wood surface, film stands above it, both in µm on a logarithmic
+ * scale. Dashed is what a levelling or a grit takes off; the dotted line is the least film wanted.
  */
 const props = defineProps<{ traced: PlanTrace, least: number, chosen: string | null, next: string | null }>()
 const emit = defineEmits<{ choose: [step: string] }>()
@@ -30,7 +31,10 @@ const ticks = [1, 3, 10, 30, 100]
 function teeth(index: number, um: number): string {
   const count = 4
   const wide = bar.value / count
-  return Array.from({ length: count }, (_, tooth) => `M${xOf(index) + tooth * wide} ${surfaceY}l${wide / 2} ${down(um) - surfaceY}l${wide / 2} ${surfaceY - down(um)}z`).join('')
+  return Array.from(
+    { length: count },
+    (_, tooth) => `M${xOf(index) + tooth * wide} ${surfaceY}l${wide / 2} ${down(um) - surfaceY}l${wide / 2} ${surfaceY - down(um)}z`,
+  ).join('')
 }
 
 /** The top of a film with its peaks and valleys, as a filled outline down to the surface. */
@@ -38,15 +42,23 @@ function filmPath(index: number, mean: number, unevenness: number): string {
   const [left, right] = [xOf(index), xOf(index) + bar.value]
   const [high, low] = [up(mean + unevenness / 2), up(Math.max(0.6, mean - unevenness / 2))]
   const part = bar.value / 4
-  return `M${left} ${surfaceY}V${low}q${part / 2} ${2 * (high - low)} ${part} 0t${part} 0t${part} 0t${part} 0V${surfaceY}H${right}Z`.replace(/t(\S+) 0/g, `q${part / 2} ${2 * (high - low)} $1 0`)
+  const wave = `q${part / 2} ${2 * (high - low)} ${part} 0`
+  return `M${left} ${surfaceY}V${low}${wave.repeat(4)}V${surfaceY}H${right}Z`
 }
 /** Scratches in the top of a film. */
 function filmTeeth(index: number, mean: number, scratch: number): string {
   const count = 5
   const wide = bar.value / count
   const depth = up(Math.max(0.6, mean - scratch)) - up(mean)
-  return Array.from({ length: count }, (_, tooth) => `M${xOf(index) + tooth * wide} ${up(mean)}l${wide / 2} ${Math.max(2, depth)}l${wide / 2} ${-Math.max(2, depth)}z`).join('')
+  return Array.from(
+    { length: count },
+    (_, tooth) => `M${xOf(index) + tooth * wide} ${up(mean)}l${wide / 2} ${Math.max(2, depth)}l${wide / 2} ${-Math.max(2, depth)}z`,
+  ).join('')
 }
+const label = computed(() => {
+  const chosen = columns.value.find(column => column.step === props.chosen)?.label
+  return `What happens at the surface, ${columns.value.length} steps; arrow keys choose a step. ${chosen ? `Chosen: ${chosen}` : ''}`
+})
 function move(event: KeyboardEvent, by: number) {
   const at = columns.value.findIndex(column => column.step === props.chosen)
   const to = columns.value[Math.min(columns.value.length - 1, Math.max(0, at + by))]
@@ -59,7 +71,7 @@ function move(event: KeyboardEvent, by: number) {
   <div ref="box" class="surface figures">
     <svg
       v-if="width > 0" :width="width" :height="bottom + labels" role="application" tabindex="0"
-      :aria-label="`What happens at the surface, ${columns.length} steps; arrow keys choose a step. ${chosen ? `Chosen: ${columns.find(column => column.step === chosen)?.label}` : ''}`"
+      :aria-label="label"
       @keydown.right="move($event, 1)" @keydown.left="move($event, -1)"
     >
       <rect :x="LEFT" :y="surfaceY" :width="width - LEFT" :height="HALF" class="wood" />
@@ -71,23 +83,37 @@ function move(event: KeyboardEvent, by: number) {
       <text class="axis" :transform="`translate(12 ${TOP + HALF / 2}) rotate(-90)`">film, µm</text>
       <text class="axis" :transform="`translate(12 ${surfaceY + HALF / 2}) rotate(-90)`">scratches, µm</text>
       <g v-for="(column, index) in columns" :key="column.step">
+
         <g v-if="column.wood">
           <path :d="teeth(index, column.wood.before)" class="teeth pale" />
           <path :d="teeth(index, column.wood.after)" class="teeth" />
         </g>
         <g v-if="column.film">
-          <path v-if="column.film.cut" :d="`M${xOf(index)} ${up(column.film.mean)}V${up(column.film.cut)}h${bar}V${up(column.film.mean)}`" class="cut" />
-          <path :d="filmPath(index, column.film.mean, column.film.unevenness)" :class="['film', { level: column.film.cut || column.label === 'polish' }]" />
+
+          <path
+            v-if="column.film.cut" :d="`M${xOf(index)} ${up(column.film.mean)}V${up(column.film.cut)}h${bar}V${up(column.film.mean)}`"
+            class="cut"
+          />
+          <path
+            :d="filmPath(index, column.film.mean, column.film.unevenness)"
+            :class="['film', { level: column.film.cut || column.label === 'polish' }]"
+          />
           <path v-if="column.film.scratch" :d="filmTeeth(index, column.film.mean, column.film.scratch)" class="teeth" />
         </g>
-        <text class="name" :class="{ strong: column.step === chosen }" :transform="`translate(${xOf(index) + bar / 2 + 4} ${bottom + 14}) rotate(-45)`">{{ column.label }}</text>
+        <text
+          class="name" :class="{ strong: column.step === chosen }"
+          :transform="`translate(${xOf(index) + bar / 2 + 4} ${bottom + 14}) rotate(-45)`"
+        >{{ column.label }}</text>
         <path v-if="column.step === next" :d="`M${xOf(index) + bar / 2 - 8} 4h16l-8 11z`" class="now" />
-        <rect :x="LEFT + index * step" :y="TOP - 4" :width="step" :height="bottom - TOP + 8" :class="['hit', { chosen: column.step === chosen }]" @click="emit('choose', column.step)" />
+        <rect
+          :x="LEFT + index * step" :y="TOP - 4" :width="step" :height="bottom - TOP + 8"
+          :class="['hit', { chosen: column.step === chosen }]" @click="emit('choose', column.step)"
+        />
       </g>
       <path :d="`M${LEFT} ${surfaceY}H${width}`" class="line" />
       <g v-if="least > 0 && columns.some(column => column.film)">
         <path :d="`M${LEFT} ${up(least)}H${width}`" class="least" />
-        <text :x="LEFT + 6" :y="up(least) - 6" class="least-words">least film wanted, {{ least.toFixed(0) }} µm</text>
+        <text :x="LEFT + 6" :y="up(least) - 6" class="least-words">least film wanted, {{ decimal(least) }} µm</text>
       </g>
       <text :x="width - 6" :y="surfaceY + 18" class="axis end">wood surface</text>
     </svg>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { nth } from '#core/sure'
+import { decimal } from '#core/format'
 import { ScatterChart } from 'echarts/charts'
 import { GridComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import { abrasiveName, grainSize } from '#core/abrasives'
-import type { ShelfAbrasive } from '#core/plan'
+import type { ShelfAbrasive } from '#core/shelf'
 
 /** All abrasives of the shelf on one µm line, coarse at the left, one row for each scale: gaps and doubles can be seen at a glance. */
 const props = defineProps<{ abrasives: readonly ShelfAbrasive[] }>()
@@ -14,35 +16,78 @@ const { dark } = useTheme()
 
 const ROWS = ['film and own', 'pads', 'CAMI', 'P'] as const
 const rowOf = ({ scale }: ShelfAbrasive) => ({ micron: 0, pad: 1, CAMI: 2, P: 3 })[scale]
-const colours = computed(() => dark.value
-  ? { ink: '#e9efe5', quiet: '#9aa89e', line: '#33403a', dot: '#c9a45c', surface: '#1a221e' }
-  : { ink: '#1c2b24', quiet: '#55635a', line: '#cfd6c6', dot: '#8a5a3a', surface: '#f9faf4' })
+const colours = computed(() =>
+  dark.value
+    ? { ink: '#e9efe5', quiet: '#9aa89e', line: '#33403a', dot: '#c9a45c', surface: '#1a221e' }
+    : { ink: '#1c2b24', quiet: '#55635a', line: '#cfd6c6', dot: '#8a5a3a', surface: '#f9faf4' },
+)
 const option = computed(() => ({
   animation: false,
   textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif' },
   grid: { left: 96, right: 24, top: 12, bottom: 40 },
-  tooltip: { trigger: 'item', backgroundColor: colours.value.surface, borderColor: colours.value.line, textStyle: { color: colours.value.ink }, formatter: ({ data }: { data: { label: string, value: number[] } }) => `${data.label}, ${data.value[0]} µm` },
-  xAxis: { type: 'log', inverse: true, min: 0.8, max: 220, name: 'grain, µm', nameLocation: 'middle', nameGap: 24, nameTextStyle: { color: colours.value.quiet }, axisLabel: { color: colours.value.quiet }, splitLine: { lineStyle: { color: colours.value.line } } },
-  yAxis: { type: 'category', data: ROWS, axisLabel: { color: colours.value.ink, fontSize: 14 }, axisLine: { lineStyle: { color: colours.value.line } }, axisTick: { show: false } },
-  series: [{
-    type: 'scatter', symbol: 'roundRect', symbolSize: [7, 26], itemStyle: { color: colours.value.dot },
-    data: props.abrasives.map(one => ({ label: abrasiveName(one), value: [grainSize(one.scale, one.mark), rowOf(one)], ...(one.worn ? { itemStyle: { opacity: 1 - 0.7 * one.worn } } : {}) })),
-  }],
+  tooltip: {
+    trigger: 'item',
+    backgroundColor: colours.value.surface,
+    borderColor: colours.value.line,
+    textStyle: { color: colours.value.ink },
+    formatter: ({ data }: { data: { label: string, value: number[] } }) => `${data.label}, ${data.value[0]} µm`,
+  },
+  xAxis: {
+    type: 'log',
+    inverse: true,
+    min: 0.8,
+    max: 220,
+    name: 'grain, µm',
+    nameLocation: 'middle',
+    nameGap: 24,
+    nameTextStyle: { color: colours.value.quiet },
+    axisLabel: { color: colours.value.quiet },
+    splitLine: { lineStyle: { color: colours.value.line } },
+  },
+  yAxis: {
+    type: 'category',
+    data: ROWS,
+    axisLabel: { color: colours.value.ink, fontSize: 14 },
+    axisLine: { lineStyle: { color: colours.value.line } },
+    axisTick: { show: false },
+  },
+  series: [
+    {
+      type: 'scatter',
+      symbol: 'roundRect',
+      symbolSize: [7, 26],
+      itemStyle: { color: colours.value.dot },
+      data: props.abrasives.map(one => ({
+        label: abrasiveName(one),
+        value: [grainSize(one.scale, one.mark), rowOf(one)],
+        ...(one.worn ? { itemStyle: { opacity: 1 - 0.7 * one.worn } } : {}),
+      })),
+    },
+  ],
 }))
 /** Neighbours further apart than two to one, and those that are hardly apart. */
 const said = computed(() => {
   const grains = [...props.abrasives].sort((a, b) => grainSize(b.scale, b.mark) - grainSize(a.scale, a.mark))
-  const pairs = grains.slice(1).map((finer, index) => ({ coarser: grains[index]!, finer, ratio: grainSize(grains[index]!.scale, grains[index]!.mark) / grainSize(finer.scale, finer.mark) }))
+  const pairs = grains.slice(1).map((finer, index) => ({
+    coarser: nth(grains, index),
+    finer,
+    ratio: grainSize(nth(grains, index).scale, nth(grains, index).mark) / grainSize(finer.scale, finer.mark),
+  }))
   return { gaps: pairs.filter(pair => pair.ratio > 2), doubles: pairs.filter(pair => pair.ratio < 1.08) }
 })
-const pair = ({ coarser, finer, ratio }: { coarser: ShelfAbrasive, finer: ShelfAbrasive, ratio: number }) => `${abrasiveName(coarser)} and ${abrasiveName(finer)} (${ratio.toFixed(1)} : 1)`
+const pair = ({ coarser, finer, ratio }: { coarser: ShelfAbrasive, finer: ShelfAbrasive, ratio: number }) =>
+  `${abrasiveName(coarser)} and ${abrasiveName(finer)} (${decimal(ratio, 1)} : 1)`
 </script>
 
 <template>
   <div class="line">
-    <div class="chart" role="img" :aria-label="`${abrasives.length} abrasives on one line of grain sizes`"><VChart :option="option" autoresize /></div>
+    <div class="chart" role="img" :aria-label="`${abrasives.length} abrasives on one line of grain sizes`">
+      <VChart :option="option" autoresize />
+    </div>
     <p v-if="said.gaps.length" class="quiet"><b>Gaps:</b> {{ said.gaps.map(pair).join(', ') }}.</p>
-    <p v-if="said.doubles.length" class="quiet"><b>Alike:</b> {{ said.doubles.map(one => `${abrasiveName(one.coarser)} and ${abrasiveName(one.finer)}`).join(', ') }}.</p>
+    <p v-if="said.doubles.length" class="quiet">
+      <b>Alike:</b> {{ said.doubles.map(one => `${abrasiveName(one.coarser)} and ${abrasiveName(one.finer)}`).join(', ') }}.
+    </p>
   </div>
 </template>
 

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { must } from '#core/sure'
+import { decimal } from '#core/format'
 import { format } from 'date-fns'
-import type { ShelfBlank } from '~~/server/db/blanks'
+import type { ShelfBlank } from '#contract'
 
 /** How wet a blank is: its weighings, what they say with how sure that is, and a field for the next. */
 const props = defineProps<{ blank: ShelfBlank, large?: boolean }>()
@@ -31,7 +33,11 @@ async function add() {
     return
   }
   try {
-    await stock.addReading(props.blank.id, { id: crypto.randomUUID(), at: when.toISOString(), ...(kind.value === 'weight' ? { grams: grams.value! } : { percent: percent.value! }) })
+    await stock.addReading(props.blank.id, {
+      id: newId(),
+      at: when.toISOString(),
+      ...(kind.value === 'weight' ? { grams: grams.value ?? undefined } : { percent: percent.value }),
+    })
     grams.value = null
     percent.value = undefined
   } catch (error) {
@@ -39,15 +45,18 @@ async function add() {
   }
 }
 async function drop(id: string) {
-  const reading = props.blank.readings.find(one => one.id === id)!
+  const reading = must(props.blank.readings.find(one => one.id === id), 'its key stands beside it')
   try {
     await stock.dropReading(props.blank.id, id)
-    toast.add({ title: 'Reading taken out.', actions: [{ label: 'Put it back', onClick: () => void stock.addReading(props.blank.id, { ...reading }) }] })
+    toast.add({
+      title: 'Reading taken out.',
+      actions: [{ label: 'Put it back', onClick: () => void stock.addReading(props.blank.id, { ...reading }) }],
+    })
   } catch (error) {
     toast.add({ title: refused(error).message, color: 'error' })
   }
 }
-const whole = (value: number) => value.toFixed(0)
+const whole = (value: number) => decimal(value)
 const READY = { yes: 'Dry enough for its tube', no: 'Too wet for its tube', perhaps: 'Perhaps dry enough: weigh it again to be sure' }
 const wait = computed(() => {
   const found = verdict.value
@@ -56,7 +65,8 @@ const wait = computed(() => {
   const { likely, low, high } = found.days
   return `Within two points of the shop in about ${days(likely)}; nine times out of ten between ${days(low)} and ${days(high)}.`
 })
-const days = (value: number) => value < 1 ? 'today' : value < 14 ? `${Math.round(value)} ${Math.round(value) === 1 ? 'day' : 'days'}` : `${Math.round(value / 7)} weeks`
+const days = (value: number) =>
+  value < 1 ? 'today' : value < 14 ? `${Math.round(value)} ${Math.round(value) === 1 ? 'day' : 'days'}` : `${Math.round(value / 7)} weeks`
 </script>
 
 <template>
@@ -64,20 +74,39 @@ const days = (value: number) => value < 1 ? 'today' : value < 14 ? `${Math.round
     <div v-if="verdict" role="status" class="verdict">
       <p v-if="!verdict.known" class="quiet">{{ verdict.says }}</p>
       <template v-else>
-        <p><b :class="{ harm: verdict.ready === 'no' }">{{ verdict.ready === 'no' ? '◆ ' : '' }}{{ READY[verdict.ready] }}.</b> {{ wait }}</p>
-        <p class="quiet">About {{ whole(verdict.now.likely) }} % now, between {{ whole(verdict.now.low) }} and {{ whole(verdict.now.high) }} %; wood settles at <FigureOpen :figure="verdict.settles">{{ verdict.settles.value.toFixed(1) }} %</FigureOpen> in this air. From {{ verdict.readings }} {{ verdict.readings === 1 ? 'reading' : 'readings' }}, and what is usual for its thickness.</p>
+        <p>
+          <b :class="{ harm: verdict.ready === 'no' }">{{ verdict.ready === 'no' ? '◆ ' : '' }}{{ READY[verdict.ready] }}.</b> {{ wait }}
+        </p>
+        <p class="quiet">
+          About {{ whole(verdict.now.likely) }} % now, between {{ whole(verdict.now.low) }} and {{ whole(verdict.now.high) }} %; wood
+          settles at <FigureOpen :figure="verdict.settles">{{ decimal(verdict.settles.value, 1) }} %</FigureOpen> in this air. From
+          {{ verdict.readings }} {{ verdict.readings === 1 ? 'reading' : 'readings' }}, and what is usual for its thickness.
+        </p>
       </template>
     </div>
     <ul v-if="blank.readings.length" aria-label="Readings">
       <li v-for="reading in [...blank.readings].reverse()" :key="reading.id">
-        <span>{{ format(new Date(reading.at), 'd MMM yyyy') }}</span><b>{{ 'grams' in reading ? units.mass(reading.grams) : `${reading.percent} % by the meter` }}</b>
-        <button type="button" class="link" :aria-label="`Take out the reading of ${format(new Date(reading.at), 'd MMM')}`" @click="drop(reading.id)">take out</button>
+        <span>{{ format(new Date(reading.at), 'd MMM yyyy') }}</span>
+        <b>{{ 'grams' in reading ? units.mass(reading.grams) : `${reading.percent} % by the meter` }}</b>
+        <button
+          type="button" class="link" :aria-label="`Take out the reading of ${format(new Date(reading.at), 'd MMM')}`"
+          @click="drop(reading.id)"
+        >
+          take out
+        </button>
       </li>
     </ul>
     <form novalidate @submit.prevent="add">
-      <UFormField label="Measured by"><USelect v-model="kind" size="xl" :items="[{ label: 'Scale', value: 'weight' }, { label: 'Moisture meter', value: 'meter' }]" /></UFormField>
-      <FieldMeasure v-if="kind === 'weight'" v-model="grams" quantity="mass" label="Weight" :error="fault" :placeholder="units.bareMass === 'g' ? '42.6 g' : '1.50 oz'" />
-      <UFormField v-else label="Meter, %" :error="fault || false"><UInputNumber v-model="percent" size="xl" :min="0" :max="150" :step="0.5" :step-snapping="false" /></UFormField>
+      <UFormField label="Measured by">
+        <USelect v-model="kind" size="xl" :items="[{ label: 'Scale', value: 'weight' }, { label: 'Moisture meter', value: 'meter' }]" />
+      </UFormField>
+      <FieldMeasure
+        v-if="kind === 'weight'" v-model="grams" quantity="mass" label="Weight" :error="fault"
+        :placeholder="units.bareMass === 'g' ? '42.6 g' : '1.50 oz'"
+      />
+      <UFormField v-else label="Meter, %" :error="fault || false">
+        <UInputNumber v-model="percent" size="xl" :min="0" :max="150" :step="0.5" :step-snapping="false" />
+      </UFormField>
       <UFormField label="On"><UInput v-model="day" size="xl" type="date" /></UFormField>
       <button type="submit" class="key">Keep the reading</button>
     </form>

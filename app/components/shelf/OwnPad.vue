@@ -10,9 +10,10 @@ const form = reactive({ label: '', coarser: 'pad-1800', finer: 'pad-3200', wet: 
 const errors = ref<FieldErrors>({})
 const items = abrasives.map(one => ({ label: `${abrasiveName(one)}, ${grainSize(one.scale, one.mark)} µm`, value: one.id }))
 const placed = computed(() => {
-  const [a, b] = [form.coarser, form.finer].map(id => abrasives.find(one => one.id === id)!)
+  const [a, b] = [abrasives.find(one => one.id === form.coarser), abrasives.find(one => one.id === form.finer)]
+  if (!a || !b) return 'Choose two.'
   try {
-    return `Taken as ${betweenMarks(form.label, a!, b!).mark} µm, half way between them.`
+    return `Taken as ${betweenMarks(form.label, a, b).mark} µm, half way between them.`
   } catch {
     return 'Choose two that differ.'
   }
@@ -35,7 +36,9 @@ async function keep() {
 
 <template>
   <form class="own filled" novalidate @submit.prevent="keep">
-    <UFormField label="What you call it" :error="errors.label ?? false"><UInput v-model="form.label" size="xl" maxlength="40" placeholder="grey pad" /></UFormField>
+    <UFormField label="What you call it" :error="errors.label ?? false">
+      <UInput v-model="form.label" size="xl" maxlength="40" placeholder="grey pad" />
+    </UFormField>
     <UFormField label="Finer than" :error="errors.coarser ?? false"><USelect v-model="form.coarser" size="xl" :items="items" /></UFormField>
     <UFormField label="Coarser than" :error="errors.finer ?? false"><USelect v-model="form.finer" size="xl" :items="items" /></UFormField>
     <div class="how">

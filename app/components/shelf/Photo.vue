@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PhotoRef } from '~~/server/db/photos'
+import { decimal } from '#core/format'
 
 /** A picture that is kept with a thing: chosen from the device or taken with its camera, shown, taken out again. */
 const photo = defineModel<string | null>({ required: true })
@@ -20,12 +20,12 @@ async function choose(event: Event) {
     return
   }
   if (file.size > MOST) {
-    fault.value = `“${file.name}” is ${(file.size / 1e6).toFixed(0)} MB; 15 MB is the most. Choose a smaller one, or save it smaller first.`
+    fault.value = `“${file.name}” is ${decimal(file.size / 1e6)} MB; 15 MB is the most. Choose a smaller one, or save it smaller first.`
     return
   }
   busy.value = true
   try {
-    photo.value = (await $fetch<PhotoRef>('/api/photos', { method: 'POST', body: file, headers: { 'content-type': file.type } })).id
+    photo.value = (await api('POST /api/photos', { picture: file })).id
   } catch (error) {
     fault.value = refused(error).message
   } finally {
@@ -36,12 +36,19 @@ async function choose(event: Event) {
 
 <template>
   <div class="photo">
-    <a v-if="photo" :href="`/api/photos/${photo}`" target="_blank" rel="noopener"><img :src="`/api/photos/${photo}?size=small`" alt="The picture, smaller; opens large"></a>
+    <a v-if="photo" :href="`/api/photos/${photo}`" target="_blank" rel="noopener">
+      <img :src="`/api/photos/${photo}?size=small`" alt="The picture, smaller; opens large">
+    </a>
     <p class="ways">
-      <button type="button" class="key" :disabled="busy" @click="input?.click()">{{ busy ? 'Keeping it ...' : photo ? 'Another picture' : 'Add a picture' }}</button>
+      <button type="button" class="key" :disabled="busy" @click="input?.click()">
+        {{ busy ? 'Keeping it ...' : photo ? 'Another picture' : 'Add a picture' }}
+      </button>
       <button v-if="photo" type="button" class="key" @click="photo = null">Without a picture</button>
     </p>
-    <input ref="input" type="file" accept="image/jpeg,image/png,image/webp" class="sr-only" tabindex="-1" aria-label="Choose a picture" @change="choose">
+    <input
+      ref="input" type="file" accept="image/jpeg,image/png,image/webp" class="sr-only" tabindex="-1" aria-label="Choose a picture"
+      @change="choose"
+    >
     <p v-if="fault" class="harm" role="alert">◆ {{ fault }}</p>
   </div>
 </template>

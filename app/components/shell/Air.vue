@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { decimal } from '#core/format'
+import { watchDebounced } from '@vueuse/core'
 import { format } from 'date-fns'
 
 /** The air of the workshop and the time; a touch opens what the turner can set. */
@@ -6,18 +8,43 @@ const store = useWorkshop()
 const { now } = useClock()
 const open = ref(false)
 const unsent = useUnsent()
+/** A connection that is away for longer than a moment is told: what is shown may be old. */
+const live = useLive()
+const away = ref(false)
+watchDebounced(
+  () => live.connected,
+  (is) => {
+    away.value = !is
+  },
+  { debounce: 2000, immediate: true },
+)
 </script>
 
 <template>
   <button type="button" class="air figures" title="Air, units and theme" @click="open = true">
-    <span v-if="store.workshop"><span class="wide">Workshop </span>{{ store.units.temperature(store.workshop.celsius) }} · {{ store.workshop.humidity.toFixed(0) }} %</span>
-    <span class="sr-only">, set air, units and theme</span><span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span><span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
+    <span v-if="store.workshop">
+      <span class="wide">Workshop </span>{{ store.units.temperature(store.workshop.celsius) }}
+      · {{ decimal(store.workshop.humidity) }} %</span>
+    <span class="sr-only">, set air, units and theme</span>
+    <span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
+    <span v-if="away && !live.connected" role="status"> · not connected</span>
+    <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
   </button>
   <ShellSettings v-model:open="open" />
 </template>
 
 <style scoped>
-.air { position: relative; margin-left: auto; min-height: 44px; padding: 0 0.75rem; background: var(--surface); color: var(--ink-2); font-size: 1rem; cursor: pointer; white-space: nowrap; }
+.air {
+  position: relative;
+  margin-left: auto;
+  min-height: 44px;
+  padding: 0 0.75rem;
+  background: var(--surface);
+  color: var(--ink-2);
+  font-size: 1rem;
+  cursor: pointer;
+  white-space: nowrap;
+}
 .air:hover { color: var(--ink); }
 @media (max-width: 640px) { .wide { display: none; } }
 </style>

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 /** The places, as barrels on a mandrel; the one you are in is turned. On a phone the shaft lies along the bottom edge. */
-const places = [{ to: '/', name: 'Bench' }, { to: '/pens', name: 'Pens' }, { to: '/methods', name: 'Methods' }, { to: '/shelf', name: 'Shelf' }]
+const places = [
+  { to: '/', name: 'Bench' },
+  { to: '/pens', name: 'Pens' },
+  { to: '/methods', name: 'Methods' },
+  { to: '/shelf', name: 'Shelf' },
+]
 const route = useRoute()
-const here = (to: string) => to === '/' ? route.path === '/' : route.path.startsWith(to)
+const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 </script>
 
 <template>
@@ -12,7 +17,9 @@ const here = (to: string) => to === '/' ? route.path === '/' : route.path.starts
       <ul>
         <li v-for="place in places" :key="place.to">
           <NuxtLink :to="place.to" :class="{ turned: here(place.to) }" :aria-current="here(place.to) ? 'page' : undefined">
-            <svg v-if="here(place.to)" viewBox="0 0 118 40" preserveAspectRatio="none" aria-hidden="true"><path d="M0 5Q59-3 118 5V35Q59 43 0 35Z" /></svg>
+            <svg v-if="here(place.to)" viewBox="0 0 118 40" preserveAspectRatio="none" aria-hidden="true">
+              <path d="M0 5Q59-3 118 5V35Q59 43 0 35Z" />
+            </svg>
             <span>{{ place.name }}</span>
           </NuxtLink>
           <i aria-hidden="true" />
@@ -25,14 +32,37 @@ const here = (to: string) => to === '/' ? route.path === '/' : route.path.starts
 
 <style scoped>
 header { position: relative; display: flex; align-items: center; gap: 1.5rem; height: 56px; padding: 0 1.5rem; background: var(--surface); }
-header::before { content: ""; position: absolute; inset: 26px 0 auto; height: 4px; background: linear-gradient(var(--steel-light), var(--line)); }
-.name { position: relative; padding: 0 0.4rem; margin: 0 -0.4rem; background: var(--surface); font: 800 1.6rem var(--font-head); letter-spacing: -0.02em; color: var(--ink); }
+header::before {
+  content: "";
+  position: absolute;
+  inset: 26px 0 auto;
+  height: 4px;
+  background: linear-gradient(var(--steel-light), var(--line));
+}
+.name {
+  position: relative;
+  padding: 0 0.4rem;
+  margin: 0 -0.4rem;
+  background: var(--surface);
+  font: 800 1.6rem var(--font-head);
+  letter-spacing: -0.02em;
+  color: var(--ink);
+}
 nav { position: relative; }
 ul { display: flex; align-items: center; }
 li { display: flex; align-items: center; }
 a { color: var(--ink); }
 li a { position: relative; display: grid; place-items: center; width: 118px; height: 44px; font-size: 1.05rem; }
-li a span { position: relative; display: grid; place-items: center; width: 100%; height: 28px; background: var(--surface); border: 2px solid var(--line); border-radius: 4px; }
+li a span {
+  position: relative;
+  display: grid;
+  place-items: center;
+  width: 100%;
+  height: 28px;
+  background: var(--surface);
+  border: 2px solid var(--line);
+  border-radius: 4px;
+}
 li a svg { position: absolute; inset: 2px 0; width: 100%; height: 40px; fill: var(--ink); }
 li a.turned span { background: none; border-color: transparent; color: var(--surface); font-weight: 700; }
 li a:hover span { border-color: var(--ink-2); }
@@ -40,7 +70,14 @@ li a.turned:hover span { border-color: transparent; }
 li i { width: 9px; height: 20px; margin: 0 3px; background: var(--steel); border-radius: 2px; }
 @media (max-width: 640px) {
   header { padding: 0 1rem; justify-content: space-between; gap: 0.5rem; }
-  nav { position: fixed; inset: auto 0 0; z-index: 5; padding: 6px 8px calc(6px + env(safe-area-inset-bottom)); background: var(--surface); border-top: 1px solid var(--line); }
+  nav {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 5;
+    padding: 6px 8px calc(6px + env(safe-area-inset-bottom));
+    background: var(--surface);
+    border-top: 1px solid var(--line);
+  }
   nav ul { justify-content: space-around; }
   li { flex: 1; }
   li a { flex: 1; width: auto; height: 52px; }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { checkKey, type BenchState } from '#core/bench'
+import { answerTo, type BenchState } from '#core/bench'
 import type { Check } from '#core/plan'
 
 /** What to look at in this step, one line each: yes, or no with what to do then. Nothing here holds the work up. */
@@ -7,7 +7,7 @@ const props = defineProps<{ checks: readonly Check[], step: string, state: Bench
 const emit = defineEmits<{ answer: [check: string, answer: 'yes' | 'no'] }>()
 
 /** In the short form one key stands for a thing: a tap says it is there, another that it is not. */
-const said = (check: string) => props.state.checks.get(checkKey(props.step, check))
+const said = (check: string) => answerTo(props.state, props.step, check)
 
 function press(event: MouseEvent, check: string, answer: 'yes' | 'no') {
   if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
@@ -19,27 +19,46 @@ function press(event: MouseEvent, check: string, answer: 'yes' | 'no') {
   <div v-if="short" class="short">
     <ul aria-label="Look at">
       <li v-for="check in checks" :key="check.id">
-        <button type="button" class="key" :class="said(check.id)" @click="press($event, check.id, said(check.id) === 'yes' ? 'no' : 'yes')">{{ check.ask.replace('?', '') }}<span v-if="said(check.id)"> {{ said(check.id) === 'yes' ? '✓' : '◆ missing' }}</span></button>
+        <button type="button" class="key" :class="said(check.id)" @click="press($event, check.id, said(check.id) === 'yes' ? 'no' : 'yes')">
+          {{ check.ask.replace('?', '') }}<span v-if="said(check.id)"> {{ said(check.id) === 'yes' ? '✓' : '◆ missing' }}</span>
+        </button>
       </li>
     </ul>
     <p class="quiet">Tap what is there; once more if it is missing.</p>
     <p v-for="check in checks.filter(one => said(one.id) === 'no')" :key="check.id" class="harm" role="status">◆ {{ check.otherwise }}</p>
   </div>
   <ul v-else class="checks" aria-label="Look at">
-    <li v-for="check in checks" :key="check.id" :class="state.checks.get(checkKey(step, check.id))">
+    <li v-for="check in checks" :key="check.id" :class="said(check.id)">
       <span class="ask">{{ check.ask }}</span>
       <span class="answers" role="group" :aria-label="check.ask">
-        <button type="button" class="key" :aria-pressed="state.checks.get(checkKey(step, check.id)) === 'yes'" @click="press($event, check.id, 'yes')">Yes</button>
-        <button type="button" class="key" :aria-pressed="state.checks.get(checkKey(step, check.id)) === 'no'" @click="press($event, check.id, 'no')">No</button>
+        <button
+          type="button" class="key" :aria-pressed="said(check.id) === 'yes'"
+          @click="press($event, check.id, 'yes')"
+        >
+          Yes
+        </button>
+        <button
+          type="button" class="key" :aria-pressed="said(check.id) === 'no'"
+          @click="press($event, check.id, 'no')"
+        >
+          No
+        </button>
       </span>
-      <p v-if="state.checks.get(checkKey(step, check.id)) === 'no'" class="harm otherwise" role="status">◆ {{ check.otherwise }}</p>
+      <p v-if="said(check.id) === 'no'" class="harm otherwise" role="status">◆ {{ check.otherwise }}</p>
     </li>
   </ul>
 </template>
 
 <style scoped>
 .checks { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.2rem; }
-.checks li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.2rem 1rem; align-items: center; border-bottom: 1px solid var(--line); padding-bottom: 0.2rem; }
+.checks li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.2rem 1rem;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+  padding-bottom: 0.2rem;
+}
 .ask { font-size: 1.25rem; line-height: 1.25; }
 .answers { display: flex; gap: 0.5rem; }
 .key { min-width: 72px; min-height: 64px; font-size: 1.1rem; }

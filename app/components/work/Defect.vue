@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { isResin } from '#core/shelf'
+import { must, nth } from '#core/sure'
 import { barrelNames, type BarrelId } from '#core/barrel'
 import { foundAt, type Defect, type DefectKind } from '#core/defects'
 import { stageAt, type Plan } from '#core/plan'
@@ -14,22 +16,29 @@ const { units } = storeToRefs(useWorkshop())
 /** The defects that can be found now; those that were asked for come first. */
 const entries = computed(() => {
   const here = foundAt(defects, stageAt(props.plan, props.step))
-  return [...props.looks.flatMap(kind => here.find(entry => entry.kind === kind) ?? []), ...here.filter(entry => !props.looks.includes(entry.kind))]
+  return [
+    ...props.looks.flatMap(kind => here.find(entry => entry.kind === kind) ?? []),
+    ...here.filter(entry => !props.looks.includes(entry.kind)),
+  ]
 })
 const kind = ref<DefectKind | undefined>(props.looks.length === 1 ? props.looks[0] : undefined)
 const entry = computed(() => defects.find(row => row.kind === kind.value))
 const barrels = computed(() => props.plan.inputs.fitting.barrels)
-const barrel = ref<BarrelId>(barrels.value[0]!.id)
+const barrel = ref<BarrelId>(nth(barrels.value, 0).id)
 const place = ref('')
 const size = ref('')
 const far = ref(false)
 const errors = ref<{ kind?: string, place?: string, size?: string }>({})
 const heading = useTemplateRef<HTMLElement>('heading')
 onMounted(() => heading.value?.focus())
-watch(entry, (now) => {
-  if (now) size.value = units.value.length(now.usual, now.usual < 1 ? 2 : 1)
-  errors.value.kind = undefined
-}, { immediate: true })
+watch(
+  entry,
+  (now) => {
+    if (now) size.value = units.value.length(now.usual, now.usual < 1 ? 2 : 1)
+    errors.value.kind = undefined
+  },
+  { immediate: true },
+)
 
 const fromTip = computed(() => {
   try {
@@ -59,11 +68,11 @@ function length(text: string, field: 'place' | 'size', most: number): number {
 function note(around?: number) {
   errors.value = {}
   if (!kind.value) errors.value.kind = 'Choose what it looks like.'
-  const most = barrels.value.find(one => one.id === barrel.value)!.tubeLength
+  const most = must(barrels.value.find(one => one.id === barrel.value), 'the barrel is chosen among these').tubeLength
   const found = { fromTip: length(place.value, 'place', most), size: length(size.value || '1 mm', 'size', most) }
   if (found.size < 0.05) errors.value.size = 'Smaller than 0.05 mm cannot be seen: enter its size.'
-  if (errors.value.kind || errors.value.place || errors.value.size) return
-  emit('note', { kind: kind.value!, barrel: barrel.value, ...found, ...(around === undefined || entry.value?.allRound ? {} : { around }) })
+  if (!kind.value || errors.value.place || errors.value.size) return
+  emit('note', { kind: kind.value, barrel: barrel.value, ...found, ...(around === undefined || entry.value?.allRound ? {} : { around }) })
 }
 const sizes = computed(() => [0.3, 1, 3, 10].map(mm => ({ mm, says: units.value.length(mm, mm < 1 ? 2 : 1) })))
 </script>
@@ -74,14 +83,24 @@ const sizes = computed(() => [0.3, 1, 3, 10].map(mm => ({ mm, says: units.value.
       <h2 ref="heading" tabindex="-1">{{ kind ? 'Now tap the place' : 'What does it look like?' }}</h2>
       <button type="button" class="key" @click="emit('close')">Nothing wrong</button>
     </header>
-    <PenStrip class="pick" :class="{ ready: kind }" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" size="head" :place="fromTip === undefined ? null : { barrel, fromTip }" label="The pen, tip at the left; tap where the defect is" @pick="pick" />
+    <PenStrip
+      class="pick" :class="{ ready: kind }" :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour"
+      :resin="isResin(plan.inputs.material)" :shapes="plan.inputs.wishes.shapes" size="head"
+      :place="fromTip === undefined ? null : { barrel, fromTip }" label="The pen, tip at the left; tap where the defect is" @pick="pick"
+    />
     <div class="fields">
       <div class="sizes" role="group" aria-label="How large">
-        <button v-for="one in sizes" :key="one.mm" type="button" class="key" :aria-pressed="size === one.says" @click="size = one.says">{{ one.says }}</button>
+        <button v-for="one in sizes" :key="one.mm" type="button" class="key" :aria-pressed="size === one.says" @click="size = one.says">
+          {{ one.says }}
+        </button>
       </div>
       <UFormField label="Size" :error="errors.size ?? false"><UInput v-model="size" size="xl" class="short" /></UFormField>
-      <UFormField v-if="barrels.length > 1" label="Barrel"><USelect v-model="barrel" size="xl" :items="barrels.map(one => ({ label: barrelNames[one.id], value: one.id }))" /></UFormField>
-      <UFormField label="From its tip end" :error="errors.place ?? false"><UInput v-model="place" size="xl" class="short" :placeholder="units.bare === 'mm' ? '12 mm' : '1/2 in'" /></UFormField>
+      <UFormField v-if="barrels.length > 1" label="Barrel">
+        <USelect v-model="barrel" size="xl" :items="barrels.map(one => ({ label: barrelNames[one.id], value: one.id }))" />
+      </UFormField>
+      <UFormField label="From its tip end" :error="errors.place ?? false">
+        <UInput v-model="place" size="xl" class="short" :placeholder="units.bare === 'mm' ? '12 mm' : '1/2 in'" />
+      </UFormField>
       <label class="far"><input v-model="far" type="checkbox"> On the far side</label>
       <button type="submit" class="key" :class="{ next: kind }">Note it</button>
     </div>
@@ -101,7 +120,19 @@ const sizes = computed(() => [0.3, 1, 3, 10].map(mm => ({ mm, says: units.value.
 header { display: flex; align-items: center; justify-content: space-between; gap: 1rem; }
 h2 { font-size: 1.8rem; outline: none; }
 .kinds { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 14rem), 1fr)); gap: 0.5rem; }
-.kinds label { position: relative; display: grid; grid-template-columns: 4.6rem minmax(0, 1fr); align-items: center; gap: 0.7rem; min-height: 64px; padding: 0.3rem 0.55rem; border: 2px solid var(--line); border-radius: 8px; cursor: pointer; line-height: 1.2; }
+.kinds label {
+  position: relative;
+  display: grid;
+  grid-template-columns: 4.6rem minmax(0, 1fr);
+  align-items: center;
+  gap: 0.7rem;
+  min-height: 64px;
+  padding: 0.3rem 0.55rem;
+  border: 2px solid var(--line);
+  border-radius: 8px;
+  cursor: pointer;
+  line-height: 1.2;
+}
 .kinds label.first { border-color: var(--ink-2); }
 .kinds label.on { border-color: var(--ink); background: color-mix(in srgb, var(--line) 45%, transparent); }
 .kinds label:has(:focus-visible) { outline: 3px solid var(--leaf); outline-offset: 2px; }

@@ -1,13 +1,21 @@
 <script setup lang="ts">
+import { decimal } from '#core/format'
 import { standingNow, type BenchState } from '#core/bench'
 import type { Plan, PlanTrace } from '#core/plan'
 
 /** The wall of the barrel coat by coat: what is on, the one to come in yellow, the rest dashed. */
 const props = defineProps<{ plan: Plan, state: BenchState, traced: PlanTrace }>()
 
-const coats = computed(() => standingNow(props.state.steps).filter(one => one.status !== 'skipped').map(one => ({
-  id: one.step.id, on: one.status === 'done', coming: props.state.next?.id === one.step.id, name: one.step.kind === 'coat' ? one.step.product.name : '',
-})))
+const coats = computed(() =>
+  standingNow(props.state.steps)
+    .filter(one => one.status !== 'skipped')
+    .map(one => ({
+      id: one.step.id,
+      on: one.status === 'done',
+      coming: props.state.next?.id === one.step.id,
+      name: one.step.kind === 'coat' ? one.step.product.name : '',
+    })),
+)
 const film = computed(() => {
   const done = new Set(props.state.steps.filter(one => one.status === 'done').map(one => one.step.id))
   return props.traced.steps.findLast(one => done.has(one.step.id))?.after.film.mean ?? 0
@@ -19,11 +27,21 @@ const layer = computed(() => Math.min(18, 150 / Math.max(1, coats.value.length))
 <template>
   <figure class="stack figures" :aria-label="`${state.coats.on} of ${state.coats.planned} coats on`">
     <ol>
-      <li v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }" :style="{ '--layer': `${layer}px` }"><span v-if="coat.coming">{{ coat.name }}</span></li>
+      <li
+        v-for="coat in [...coats].reverse()" :key="coat.id" :class="{ on: coat.on, coming: coat.coming }"
+        :style="{ '--layer': `${layer}px` }"
+      >
+        <span v-if="coat.coming">{{ coat.name }}</span>
+      </li>
       <li class="wood" :style="{ background: plan.inputs.material.colour }"><span>{{ plan.inputs.material.name.toLowerCase() }}</span></li>
       <li class="brass"><span>tube</span></li>
     </ol>
-    <figcaption><span><b>{{ state.coats.on }}</b> on<small v-if="film >= 0.5">{{ film.toFixed(0) }} µm</small></span><span><b>{{ state.coats.planned - state.coats.on }}</b> to come<small v-if="last >= 0.5">{{ last.toFixed(0) }} µm in the end</small></span></figcaption>
+    <figcaption>
+      <span><b>{{ state.coats.on }}</b> on<small v-if="film >= 0.5">{{ decimal(film) }} µm</small></span>
+      <span>
+        <b>{{ state.coats.planned - state.coats.on }}</b> to come<small v-if="last >= 0.5">{{ decimal(last) }} µm in the end</small>
+      </span>
+    </figcaption>
   </figure>
 </template>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { decimal, micrometres, formatSpan } from '#core/format'
 import { abrasiveName, grainSize } from '#core/abrasives'
-import type { BenchState } from '#core/bench'
+import { sandedSoFar, type BenchState } from '#core/bench'
 import { gritAtWork, gritOverhead, stepSpeed, waysOnFrom, type Plan, type PlanTrace, type StepOf } from '#core/plan'
-import { formatSpan } from '#core/units'
 
 /** One grit at the bench: its grain, how long, how fast, when to stop; and after “not yet” the cheapest way on. */
 const props = defineProps<{ plan: Plan, traced: PlanTrace, state: BenchState, step: StepOf<'sand'> }>()
@@ -13,25 +13,24 @@ const work = computed(() => gritAtWork(props.plan, props.traced, props.step))
 const speed = computed(() => stepSpeed(props.plan, props.step, props.traced))
 const grain = computed(() => grainSize(props.step.abrasive.scale, props.step.abrasive.mark))
 const last = computed(() => props.plan.steps.findLast(one => one.kind === 'sand')?.id === props.step.id)
-const nameOf = (id: string) => abrasiveName(props.plan.inputs.shelf.abrasives.find(one => one.id === id)!)
+const nameOf = (id: string) => {
+  const found = props.plan.inputs.shelf.abrasives.find(one => one.id === id)
+  return found ? abrasiveName(found) : id
+}
 
 /** The looks at this grit that are in force, the newest last. */
-const looks = computed(() => props.state.log.filter(({ event, inForce }) => inForce && event.kind === 'look' && event.payload.step === props.step.id).map(({ event }) => event))
+const looks = computed(() => props.state.held.said.filter(event => event.kind === 'look' && event.payload.step === props.step.id))
 const answer = computed(() => {
   const newest = looks.value.at(-1)
   return newest?.kind === 'look' ? newest.payload.answer : undefined
 })
+/** After “not yet”: the cheapest ways on, by how long this grit was sanded so far. */
 const ways = computed(() => {
-  const newest = looks.value.at(-1)
-  if (answer.value !== 'not yet' || !newest) return []
-  const before = props.state.log.findLast(({ event, inForce }) => inForce && event.at < looks.value[0]!.at && (event.kind === 'done' || event.kind === 'begin' || event.kind === 'skip'))?.event.at
-  const planned = work.value?.seconds ?? 10
-  const gone = before ? (Date.parse(newest.at) - Date.parse(before)) / 1000 - looks.value.length * gritOverhead.value : planned
-  // An hour at lunch is no sanding.
-  const spent = gone > 2 && gone < 20 * planned + 120 ? gone : planned
-  const depth = props.traced.steps.find(one => one.step.id === props.step.id)?.grit?.removes.value ?? 5
-  return waysOnFrom(props.plan, props.step, spent, Math.max(depth * 0.2, depth * (1 - spent / (planned * 2)))).slice(0, 3)
+  if (answer.value !== 'not yet' || !work.value) return []
+  const spent = sandedSoFar(props.state, props.step.id, work.value.seconds, gritOverhead.value)
+  return waysOnFrom(props.plan, props.traced, props.step, spent).slice(0, WAYS)
 })
+const WAYS = 3
 const WAY = { 'longer': 'Go on with this piece', 'fresh piece': 'Take a fresh piece', 'back a grit': 'Go back to' }
 function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
   if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
@@ -41,10 +40,20 @@ function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
 
 <template>
   <section class="grit figures" aria-label="This grit">
-    <p class="big"><b>{{ grain < 10 ? grain.toFixed(1) : grain.toFixed(0) }} µm</b><span v-if="work">{{ formatSpan(Math.max(1, work.seconds)) }} on the paper<template v-if="work.pieces > 1">, {{ work.pieces }} pieces</template></span></p>
-    <p v-if="speed" :class="{ harm: !speed.within }">{{ speed.spindle.value }} rev/min, {{ units.speed(speed.surface.value) }}; usual {{ speed.usual }}</p>
+    <p class="big">
+      <b>{{ micrometres(grain) }} µm</b>
+      <span v-if="work">{{ formatSpan(Math.max(1, work.seconds)) }} on the
+        paper<template v-if="work.pieces > 1">, {{ work.pieces }} pieces</template>
+      </span>
+    </p>
+    <p v-if="speed" :class="{ harm: !speed.within }">
+      {{ speed.spindle.value }} rev/min, {{ units.speed(speed.surface.value) }}; usual {{ speed.usual }}
+    </p>
     <p v-if="work && work.heat.level !== 'cool'" :class="work.heat.level === 'hot' ? 'harm' : 'quiet'">{{ work.heat.advice }}</p>
-    <p v-if="work" class="quiet">Stop when nothing of the scratches before is left; at half the time {{ work.leftAtHalf.toFixed(1) }} µm of them still are. A piece has about {{ Math.round(100 * (1 - work.life)) }} % of its life left after it.</p>
+    <p v-if="work" class="quiet">
+      Stop when nothing of the scratches before is left; at half the time {{ decimal(work.leftAtHalf, 1) }} µm of them
+      still are. A piece has about {{ Math.round(100 * (1 - work.life)) }} % of its life left after it.
+    </p>
     <p v-if="last"><b>The last grit before the coats: ends flush? Measured?</b> Press m.</p>
     <div class="answers" role="group" aria-label="Earlier scratches gone?">
       <span>Earlier scratches gone? If so, the yellow key.</span>
@@ -53,10 +62,18 @@ function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
     </div>
     <div v-if="answer === 'not yet'" role="status" class="on">
       <p><b>That happens.</b> The cheapest way on:</p>
-      <ol><li v-for="way in ways" :key="way.how + way.id">{{ WAY[way.how] }}<template v-if="way.how === 'back a grit'">&nbsp;{{ nameOf(way.id) }}, then this one again</template>, about {{ formatSpan(Math.max(1, way.seconds)) }}</li></ol>
+      <ol>
+        <li v-for="way in ways" :key="way.how + way.id">
+          {{ WAY[way.how] }}<template v-if="way.how === 'back a grit'">&nbsp;{{ nameOf(way.id) }}, then this one again</template>, about
+          {{ formatSpan(Math.max(1, way.seconds)) }}
+        </li>
+      </ol>
       <p v-if="!ways.length" class="harm">◆ No grit of the shelf can take that out: go back to the tool.</p>
     </div>
-    <p v-else-if="answer === 'cannot tell'" role="status" class="on">Stop the lathe, a few strokes along the grain, wipe, and look again under a raking light from the side: rings that are left stand across the strokes.</p>
+    <p v-else-if="answer === 'cannot tell'" role="status" class="on">
+      Stop the lathe, a few strokes along the grain, wipe, and look again under a raking light from the side: rings that are left stand
+      across the strokes.
+    </p>
   </section>
 </template>
 

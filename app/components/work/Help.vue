@@ -3,14 +3,27 @@
 const open = defineModel<boolean>('open', { required: true })
 const quiet = defineModel<boolean>('quiet', { required: true })
 const keys = [
-  ['space', 'Done, next. A foot pedal that sends it does the same'], ['c', 'A coat is on: the one that is next, or one more than planned'], ['w', 'Something is wrong: note a defect'], ['m', 'Measure a diameter'],
-  ['z', 'Take the last entry back'], ['y', 'Put it back'], ['x', 'Leave this step out'], ['n', 'At a grit: not yet'], ['t', 'At a grit: cannot tell'], ['1 to 9', 'The pens, as they stand in the row'], ['0', 'The pen that comes next'],
-  ['q', 'Bell on or off'], ['?', 'This list'],
+  ['space', 'Done, next. A foot pedal that sends it does the same'],
+  ['c', 'A coat is on: the one that is next, or one more than planned'],
+  ['w', 'Something is wrong: note a defect'],
+  ['m', 'Measure a diameter'],
+  ['z', 'Take the last entry back'],
+  ['y', 'Put it back'],
+  ['x', 'Leave this step out'],
+  ['n', 'At a grit: not yet'],
+  ['t', 'At a grit: cannot tell'],
+  ['1 to 9', 'The pens, as they stand in the row'],
+  ['0', 'The pen that comes next'],
+  ['q', 'Bell on or off'],
+  ['?', 'This list'],
 ]
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Keys" description="Every one has a place to tap as well. A calliper that types figures and Enter is heard at any time.">
+  <UModal
+    v-model:open="open" title="Keys"
+    description="Every one has a place to tap as well. A calliper that types figures and Enter is heard at any time."
+  >
     <template #body>
       <dl>
         <div v-for="[key, does] in keys" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ does }}</dd></div>
@@ -22,7 +35,13 @@ const keys = [
 
 <style scoped>
 dl { display: grid; gap: 0.2rem; }
-dl div { display: grid; grid-template-columns: 5rem minmax(0, 1fr); align-items: baseline; padding: 0.25rem 0; border-bottom: 1px solid var(--line); }
+dl div {
+  display: grid;
+  grid-template-columns: 5rem minmax(0, 1fr);
+  align-items: baseline;
+  padding: 0.25rem 0;
+  border-bottom: 1px solid var(--line);
+}
 kbd { font: 700 1.05rem var(--font-mono); }
 .bell { display: flex; gap: 0.6rem; align-items: center; min-height: 56px; cursor: pointer; }
 .bell input { width: 1.3rem; height: 1.3rem; accent-color: var(--leaf); }

@@ -12,7 +12,10 @@ function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'measure' | 
 
 <template>
   <div class="keys">
-    <button type="button" class="key done" :class="{ next: !away }" @click="press($event, 'done')"><span>{{ done }}</span><kbd>space</kbd></button>
+    <button type="button" class="key done" :class="{ next: !away }" @click="press($event, 'done')">
+      <span>{{ done }}</span>
+      <kbd>space</kbd>
+    </button>
     <button type="button" class="key" @click="press($event, 'wrong')"><span>Something is wrong</span><kbd>w</kbd></button>
     <button type="button" class="key" @click="press($event, 'coat')"><span>Coat on</span><kbd>c</kbd></button>
     <button type="button" class="key" @click="press($event, 'measure')"><span>Measure</span><kbd>m</kbd></button>
@@ -24,12 +27,30 @@ function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'measure' | 
 
 <style scoped>
 .keys { display: flex; flex-wrap: wrap; gap: 0.85rem; }
-.key { flex: 1 1 7.4rem; min-height: 76px; padding: 0.7rem 1rem; justify-content: space-between; text-align: left; font-size: 1.2rem; line-height: 1.2; }
+.key {
+  flex: 1 1 7.4rem;
+  min-height: 76px;
+  padding: 0.7rem 1rem;
+  justify-content: space-between;
+  text-align: left;
+  font-size: 1.2rem;
+  line-height: 1.2;
+}
 .key.done { flex: 2.4 1 18rem; font: 700 2.1rem/1.1 var(--font-head); }
 /* What is next to be done stays in reach, however much stands beside it. */
-@media (min-width: 641px) { .keys { position: sticky; bottom: 0; z-index: 2; padding-block: 0.5rem; margin-block: -0.5rem; background: var(--ground); } }
+@media (min-width: 641px) {
+  .keys { position: sticky; bottom: 0; z-index: 2; padding-block: 0.5rem; margin-block: -0.5rem; background: var(--ground); }
+}
 kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
 .next kbd { color: var(--on-oxlip-2); }
-@media (max-width: 1100px) { .keys { gap: 0.5rem; } .key { flex-basis: 5.2rem; min-height: 68px; padding: 0.4rem 0.7rem; font-size: 1.05rem; } .key.done { flex-basis: 11rem; font-size: 1.5rem; } kbd { display: none; } }
-@media (max-width: 640px) { .key { min-height: 72px; font-size: 1.1rem; flex-basis: 8rem; } .key.done { font-size: 1.6rem; flex-basis: 100%; } }
+@media (max-width: 1100px) {
+  .keys { gap: 0.5rem; }
+  .key { flex-basis: 5.2rem; min-height: 68px; padding: 0.4rem 0.7rem; font-size: 1.05rem; }
+  .key.done { flex-basis: 11rem; font-size: 1.5rem; }
+  kbd { display: none; }
+}
+@media (max-width: 640px) {
+  .key { min-height: 72px; font-size: 1.1rem; flex-basis: 8rem; }
+  .key.done { font-size: 1.6rem; flex-basis: 100%; }
+}
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { must } from '#core/sure'
 import { barrelNames, diameterAt, type BarrelId } from '#core/barrel'
 import type { BenchState } from '#core/bench'
 import { judgeReading, stations, type PlanTrace } from '#core/plan'
@@ -12,17 +13,24 @@ const mm = (value: number) => units.value.length(value)
 /** What sanding has taken off a turned diameter so far and film has put on, mm. */
 const grown = computed(() => {
   const before = props.traced.steps.find(one => one.step.id === props.step)?.before
-  return before ? 2 * (before.film.mean - before.wood.removed) / 1000 : 0
+  return before ? (2 * (before.film.mean - before.wood.removed)) / 1000 : 0
 })
-const rows = computed(() => props.traced.size.barrels.flatMap(one => stations(one).map((station) => {
-  const latest = props.state.measured.findLast(each => each.barrel === one.barrel.id && Math.abs(each.fromTip - station.fromTip) < 0.3)
-  return {
-    key: `${one.barrel.id} ${station.name}`, barrel: one.barrel.id, ...station,
-    where: `${props.traced.size.barrels.length > 1 ? `${barrelNames[one.barrel.id]}, ` : ''}${station.name}`,
-    wanted: (one.ends.find(end => station.name === `${end.end} end`)?.own ?? diameterAt(one.turned, station.fromTip)) + grown.value,
-    latest, verdict: latest && judgeReading(props.traced, latest, mm),
-  }
-})))
+const rows = computed(() =>
+  props.traced.size.barrels.flatMap(one =>
+    stations(one).map((station) => {
+      const latest = props.state.measured.findLast(each => each.barrel === one.barrel.id && Math.abs(each.fromTip - station.fromTip) < 0.3)
+      return {
+        key: `${one.barrel.id} ${station.name}`,
+        barrel: one.barrel.id,
+        ...station,
+        where: `${props.traced.size.barrels.length > 1 ? `${barrelNames[one.barrel.id]}, ` : ''}${station.name}`,
+        wanted: (one.ends.find(end => station.name === `${end.end} end`)?.own ?? diameterAt(one.turned, station.fromTip)) + grown.value,
+        latest,
+        verdict: latest && judgeReading(props.traced, latest, mm),
+      }
+    }),
+  ),
+)
 const open = ref<string>()
 const diameter = ref<number | null>(null)
 const fault = ref('')
@@ -36,7 +44,7 @@ async function choose(key: string) {
   field.value?.[0]?.querySelector('input')?.focus()
 }
 function keep(row: (typeof rows.value)[number]) {
-  const one = props.traced.size.barrels.find(each => each.barrel.id === row.barrel)!
+  const one = must(props.traced.size.barrels.find(each => each.barrel.id === row.barrel), 'every barrel of the plan is sized')
   if (diameter.value === null || Number.isNaN(diameter.value)) {
     fault.value = 'Type what the calliper says, like 8.42 mm or 0.331".'
     return
@@ -74,13 +82,20 @@ defineExpose({ take })
         <FieldMeasure v-model="diameter" label="The calliper says" :error="fault" />
         <button type="submit" class="key">Keep</button>
       </form>
-      <p v-else-if="row.latest && row.verdict" role="status" :class="['says', row.verdict.meets]"><b>{{ mm(row.latest.diameter) }}</b> {{ row.verdict.says }}</p>
+      <p v-else-if="row.latest && row.verdict" role="status" :class="['says', row.verdict.meets]">
+        <b>{{ mm(row.latest.diameter) }}</b> {{ row.verdict.says }}
+      </p>
     </div>
   </section>
 </template>
 
 <style scoped>
-.stations { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 15.5rem), 1fr)); gap: 0.5rem 0.8rem; align-items: start; }
+.stations {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 15.5rem), 1fr));
+  gap: 0.5rem 0.8rem;
+  align-items: start;
+}
 .station { display: grid; gap: 0.3rem; }
 .station > .key { justify-content: space-between; min-height: 64px; font-size: 1.1rem; text-align: left; }
 .station > .key b { font: 700 1.35rem var(--font-head); }

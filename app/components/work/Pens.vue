@@ -2,14 +2,32 @@
 import type { Board } from '~/stores/bench'
 
 /** The pens in work as number keys: which is here, which waits and until when, and which one comes next, and why. */
-const props = defineProps<{ here: string, boards: readonly Board[], next?: string, why?: string, ended: readonly string[], away: boolean }>()
+const props = defineProps<{
+  here: string
+  boards: readonly Board[]
+  next?: string
+  why?: string
+  ended: readonly string[]
+  away: boolean
+}>()
 const { now } = useClock()
 
-const tabs = computed(() => props.boards.map(({ pen, summary }, index) => {
-  const { wait } = summary
-  const running = wait && new Date(wait.until) > now.value
-  return { id: pen.id, mark: pen.mark, name: pen.name, number: index + 1, says: running ? `ready ${clockTime(wait.until, now.value)}` : 'free', running, open: summary.openDefects, doing: summary.next?.title ?? '' }
-}))
+const tabs = computed(() =>
+  props.boards.map(({ pen, summary }, index) => {
+    const { wait } = summary
+    const running = wait && new Date(wait.until) > now.value
+    return {
+      id: pen.id,
+      mark: pen.mark,
+      name: pen.name,
+      number: index + 1,
+      says: running ? `ready ${clockTime(wait.until, now.value)}` : 'free',
+      running,
+      open: summary.openDefects,
+      doing: summary.next?.title ?? '',
+    }
+  }),
+)
 const nextTab = computed(() => tabs.value.find(tab => tab.id === props.next))
 </script>
 
@@ -17,8 +35,14 @@ const nextTab = computed(() => tabs.value.find(tab => tab.id === props.next))
   <nav v-if="tabs.length > 1 || (nextTab && nextTab.id !== here)" aria-label="Pens on the bench" class="pens">
     <ul>
       <li v-for="tab in tabs" :key="tab.id">
-        <NuxtLink :to="`/pens/${tab.id}/work`" replace class="tab" :class="{ here: tab.id === here, next: away && tab.id === next && tab.id !== here, ended: ended.includes(tab.mark) }" :aria-current="tab.id === here ? 'page' : undefined" :aria-label="`${tab.mark} ${tab.name}, ${tab.says}`">
-          <kbd v-if="tab.number < 10">{{ tab.number }}</kbd><b>{{ tab.mark }}</b><span :class="{ running: tab.running }">{{ tab.says }}<i v-if="tab.open" class="harm"> ◆</i></span>
+        <NuxtLink
+          :to="`/pens/${tab.id}/work`" replace class="tab"
+          :class="{ here: tab.id === here, next: away && tab.id === next && tab.id !== here, ended: ended.includes(tab.mark) }"
+          :aria-current="tab.id === here ? 'page' : undefined" :aria-label="`${tab.mark} ${tab.name}, ${tab.says}`"
+        >
+          <kbd v-if="tab.number < 10">{{ tab.number }}</kbd>
+          <b>{{ tab.mark }}</b>
+          <span :class="{ running: tab.running }">{{ tab.says }}<i v-if="tab.open" class="harm"> ◆</i></span>
         </NuxtLink>
       </li>
     </ul>
@@ -33,7 +57,19 @@ const nextTab = computed(() => tabs.value.find(tab => tab.id === props.next))
 .pens { display: grid; gap: 0.25rem; }
 ul { display: flex; flex-wrap: wrap; gap: 0.5rem; }
 li { flex: 1 1 6.5rem; max-width: 12rem; }
-.tab { display: grid; grid-template-columns: auto 1fr; gap: 0 0.6rem; align-content: center; min-height: 64px; padding: 0.3rem 0.8rem; border: 2px solid var(--line); border-radius: 8px; background: var(--surface); color: var(--ink); line-height: 1.15; }
+.tab {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0 0.6rem;
+  align-content: center;
+  min-height: 64px;
+  padding: 0.3rem 0.8rem;
+  border: 2px solid var(--line);
+  border-radius: 8px;
+  background: var(--surface);
+  color: var(--ink);
+  line-height: 1.15;
+}
 .tab b { font: 700 1.35rem var(--font-head); }
 .tab span { grid-column: 1 / -1; color: var(--ink-2); white-space: nowrap; }
 .tab span.running { color: var(--wait); }
@@ -45,5 +81,10 @@ kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); align-self: cente
 .why { font-size: 1.05rem; color: var(--ink-2); }
 .why b { color: var(--ink); }
 @media (hover: none) and (max-width: 1100px) { .why kbd { display: none; } }
-@media (max-width: 640px) { li { flex-basis: 5.2rem; } .tab { padding: 0.2rem 0.5rem; } .tab span { font-size: 0.85rem; white-space: normal; } .why { font-size: 0.95rem; } }
+@media (max-width: 640px) {
+  li { flex-basis: 5.2rem; }
+  .tab { padding: 0.2rem 0.5rem; }
+  .tab span { font-size: 0.85rem; white-space: normal; }
+  .why { font-size: 0.95rem; }
+}
 </style>

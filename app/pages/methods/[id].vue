@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { must, nth } from '#core/sure'
+import { decimal, formatSpan } from '#core/format'
 import { format } from 'date-fns'
-import { familyOf, leastFilm, remarks, sheens, type Method } from '#core/plan'
-import { formatSpan } from '#core/units'
+import { familyOf, sheens, type Method } from '#core/method'
+import { leastFilm, remarks } from '#core/plan'
 import { errorsOf, methodSchema, type FieldErrors } from '#schemas'
-import type { MethodVersion } from '~~/server/db/methods'
+import type { MethodVersion } from '#contract'
 
 const route = useRoute()
 const methods = useMethods()
@@ -14,12 +16,14 @@ const form = ref<Method>()
 
 const { failed, loaded, again } = useLoad(async () => {
   const id = String(route.params.id)
-  const [found] = await Promise.all([$fetch<MethodVersion[]>(`/api/methods/${id}`), methods.load(), workshop.load()])
+  const [found] = await Promise.all([api('GET /api/methods/:id', { params: { id } }), methods.load(), workshop.load()])
   const changed = form.value && JSON.stringify(form.value) !== JSON.stringify(history.value?.[0]?.method)
   history.value = found
   // What is being typed is not swept away when the page is looked at again.
-  if (!changed) form.value = structuredClone(found[0]!.method)
+  if (!changed) form.value = structuredClone(nth(found, 0).method)
 })
+const shownForm = () => must(form.value, 'it is on the screen only once it is loaded')
+const newest = () => must(now.value, 'the page is on the screen only once it is loaded')
 const now = computed(() => history.value?.[0]?.method)
 useHead({ title: () => `${now.value?.name ?? 'Method'} · Methods · Oxlip` })
 const family = computed(() => form.value && familyOf(form.value.family))
@@ -27,36 +31,49 @@ const dirty = computed(() => JSON.stringify(form.value) !== JSON.stringify(now.v
 const away = computed(() => Boolean(now.value && methods.methods && !methods.method(now.value.id)))
 
 const faults = (): FieldErrors => {
-  const { id: _, version: __, source: ___, ...settings } = form.value!
+  const { id: _, version: __, source: ___, ...settings } = shownForm()
   return errorsOf(methodSchema, settings)
 }
-const { errors, trouble, tried, keep } = useKeeping(faults, async () => {
-  await methods.change(form.value!)
-  form.value = undefined
-  await again()
-  toast.add({ title: `Kept as version ${now.value!.version}. Plans made before keep theirs.` })
-}, again)
-const shown = computed((): FieldErrors => tried.value && form.value ? { ...faults(), ...errors.value } : errors.value)
+const { errors, trouble, tried, keep } = useKeeping(
+  faults,
+  async () => {
+    await methods.change(shownForm())
+    form.value = undefined
+    await again()
+    toast.add({ title: `Kept as version ${newest().version}. Plans made before keep theirs.` })
+  },
+  again,
+)
+const shown = computed((): FieldErrors => (tried.value && form.value ? { ...faults(), ...errors.value } : errors.value))
 
 const { material, fitting, figuresFor, suitsOf } = useSample()
+const reasonWords = computed(() => (form.value ? suitsOf(form.value).reasons.map(reason => `${reason.says}.`).join(' ') : ''))
 const sound = computed(() => form.value && fitting.value && !Object.keys(faults()).length)
-const figures = computed(() => sound.value ? figuresFor(form.value!) : undefined)
-const said = computed(() => figures.value ? remarks(figures.value.plan, figures.value.traced, workshop.units) : [])
-const before = computed(() => dirty.value && now.value && fitting.value ? figuresFor(now.value) : undefined)
+const figures = computed(() => (sound.value ? figuresFor(shownForm()) : undefined))
+const said = computed(() => (figures.value ? remarks(figures.value.plan, figures.value.traced, workshop.units) : []))
+const before = computed(() => (dirty.value && now.value && fitting.value ? figuresFor(now.value) : undefined))
 
-const levellings = [{ label: 'Never', value: 'never' }, { label: 'Once all coats are on', value: 'at the end' }, ...[2, 3, 4, 5, 6].map(count => ({ label: `After every ${count} coats`, value: String(count) }))]
+const levellings = [
+  { label: 'Never', value: 'never' },
+  { label: 'Once all coats are on', value: 'at the end' },
+  ...[2, 3, 4, 5, 6].map(count => ({ label: `After every ${count} coats`, value: String(count) })),
+]
 const levelling = computed({
-  get: () => String(form.value!.levelling),
+  get: () => String(shownForm().levelling),
   set: (value: string) => {
-    form.value!.levelling = value === 'never' || value === 'at the end' ? value : Number(value)
+    shownForm().levelling = value === 'never' || value === 'at the end' ? value : Number(value)
   },
 })
 const sheenChoices = sheens.map(one => ({ label: one.charAt(0).toUpperCase() + one.slice(1), value: one }))
-const polishes = [{ label: 'None', value: 0 }, { label: 'One, cutting', value: 1 }, { label: 'Two, cutting and fine', value: 2 }]
+const polishes = [
+  { label: 'None', value: 0 },
+  { label: 'One, cutting', value: 1 },
+  { label: 'Two, cutting and fine', value: 2 },
+]
 
 async function copy() {
   try {
-    const made = await methods.copy(now.value!.id, `${now.value!.name}, mine`)
+    const made = await methods.copy(newest().id, `${newest().name}, mine`)
     toast.add({ title: `${made.name}: change it as you like.` })
     await navigateTo(`/methods/${made.id}`)
   } catch (error) {
@@ -65,14 +82,17 @@ async function copy() {
 }
 async function putAway(gone: boolean) {
   try {
-    await methods.putAway(now.value!.id, gone)
-    toast.add({ title: gone ? 'Put away. Pens that have it keep it.' : 'Taken out again.', ...(gone ? { actions: [{ label: 'Take it out again', onClick: () => void putAway(false) }] } : {}) })
+    await methods.putAway(newest().id, gone)
+    toast.add({
+      title: gone ? 'Put away. Pens that have it keep it.' : 'Taken out again.',
+      ...(gone ? { actions: [{ label: 'Take it out again', onClick: () => void putAway(false) }] } : {}),
+    })
   } catch (error) {
     toast.add({ title: refused(error).message, color: 'error' })
   }
 }
 function takeVersion(method: Method) {
-  form.value = { ...structuredClone(toRaw(method)), version: now.value!.version, source: now.value!.source }
+  form.value = { ...structuredClone(toRaw(method)), version: newest().version, source: newest().source }
 }
 </script>
 
@@ -87,19 +107,39 @@ function takeVersion(method: Method) {
         <button type="button" class="key" @click="copy">Copy</button>
         <button type="button" class="key" @click="putAway(!away)">{{ away ? 'Take out again' : 'Put away' }}</button>
       </span>
-      <p class="quiet">{{ form.family.charAt(0).toUpperCase() + form.family.slice(1) }}, version {{ now.version }}. {{ family.looks }}. Good for {{ family.goodFor.charAt(0).toLowerCase() + family.goodFor.slice(1) }}. Asks {{ family.asks.charAt(0).toLowerCase() + family.asks.slice(1) }}.</p>
+      <p class="quiet">
+        {{ form.family.charAt(0).toUpperCase() + form.family.slice(1) }}, version {{ now.version }}. {{ family.looks }}. Good for
+        {{ family.goodFor.charAt(0).toLowerCase() + family.goodFor.slice(1) }}. Asks
+        {{ family.asks.charAt(0).toLowerCase() + family.asks.slice(1) }}.
+      </p>
     </header>
     <p v-if="away" class="quiet" role="status">Put away: it is not offered for new pens.</p>
     <form novalidate @submit.prevent="keep">
       <div class="set filled sheet">
-        <UFormField label="Name" :error="shown.name ?? false" class="name"><UInput v-model="form.name" size="lg" maxlength="60" autocomplete="off" /></UFormField>
-        <UFormField label="Levelled" :error="shown.levelling ?? false"><USelect v-model="levelling" size="lg" :items="levellings" /></UFormField>
-        <UFormField label="Sheen" :error="shown.sheen ?? false"><USelect v-model="form.sheen" size="lg" :items="sheenChoices" /></UFormField>
-        <UFormField label="Plastic polishes" :error="shown.polishes ?? false"><USelect v-model="form.polishes" size="lg" :items="polishes" /></UFormField>
-        <UFormField label="Sanding, rev/min" :error="shown['speeds.sand'] ?? false"><UInputNumber v-model="form.speeds.sand" size="lg" :min="100" :max="5000" :step="100" :step-snapping="false" /></UFormField>
-        <UFormField label="Levelling, rev/min" :error="shown['speeds.level'] ?? false"><UInputNumber v-model="form.speeds.level" size="lg" :min="100" :max="5000" :step="100" :step-snapping="false" /></UFormField>
-        <UFormField label="Polishing, rev/min" :error="shown['speeds.polish'] ?? false"><UInputNumber v-model="form.speeds.polish" size="lg" :min="100" :max="5000" :step="100" :step-snapping="false" /></UFormField>
-        <UFormField label="Greatest jump, to 1" :error="shown.greatestJump ?? false"><UInputNumber v-model="form.greatestJump" size="lg" :min="1.2" :max="10" :step="0.1" :step-snapping="false" /></UFormField>
+        <UFormField label="Name" :error="shown.name ?? false" class="name">
+          <UInput v-model="form.name" size="lg" maxlength="60" autocomplete="off" />
+        </UFormField>
+        <UFormField label="Levelled" :error="shown.levelling ?? false">
+          <USelect v-model="levelling" size="lg" :items="levellings" />
+        </UFormField>
+        <UFormField label="Sheen" :error="shown.sheen ?? false">
+          <USelect v-model="form.sheen" size="lg" :items="sheenChoices" />
+        </UFormField>
+        <UFormField label="Plastic polishes" :error="shown.polishes ?? false">
+          <USelect v-model="form.polishes" size="lg" :items="polishes" />
+        </UFormField>
+        <UFormField label="Sanding, rev/min" :error="shown['speeds.sand'] ?? false">
+          <UInputNumber v-model="form.speeds.sand" size="lg" :min="100" :max="5000" :step="100" :step-snapping="false" />
+        </UFormField>
+        <UFormField label="Levelling, rev/min" :error="shown['speeds.level'] ?? false">
+          <UInputNumber v-model="form.speeds.level" size="lg" :min="100" :max="5000" :step="100" :step-snapping="false" />
+        </UFormField>
+        <UFormField label="Polishing, rev/min" :error="shown['speeds.polish'] ?? false">
+          <UInputNumber v-model="form.speeds.polish" size="lg" :min="100" :max="5000" :step="100" :step-snapping="false" />
+        </UFormField>
+        <UFormField label="Greatest jump, to 1" :error="shown.greatestJump ?? false">
+          <UInputNumber v-model="form.greatestJump" size="lg" :min="1.2" :max="10" :step="0.1" :step-snapping="false" />
+        </UFormField>
       </div>
       <FinishLayers v-model="form.layers" :errors="shown" />
       <p v-if="trouble" class="harm" role="alert">◆ {{ trouble }}</p>
@@ -115,11 +155,30 @@ function takeVersion(method: Method) {
       <div v-if="figures" class="halves">
         <BuildSection :traced="figures.traced" :least="leastFilm(figures.plan.inputs).value" :colour="material.colour" />
         <div class="sums">
-          <p><b>{{ suitsOf(form).verdict }}</b> <span v-for="reason in suitsOf(form).reasons" :key="reason.says" class="quiet">{{ reason.says }}. </span></p>
+          <p>
+            <b>{{ suitsOf(form).verdict }}</b> <span class="quiet">{{ reasonWords }}</span>
+          </p>
           <dl>
-            <div><dt>Coats</dt><dd>{{ figures.coats }}<span v-if="before && before.coats !== figures.coats" class="quiet">, {{ before.coats }} before</span></dd></div>
-            <div><dt>Film sure at the thinnest</dt><dd><FigureOpen :figure="figures.traced.filmThinnest" /><span v-if="before" class="quiet">, {{ before.traced.filmThinnest.value.toFixed(1) }} µm before</span></dd></div>
-            <div><dt>Hands on the finish</dt><dd><FigureOpen :figure="figures.finishing" /><span v-if="before" class="quiet">, {{ formatSpan(before.finishing.value) }} before</span></dd></div>
+            <div>
+              <dt>Coats</dt>
+              <dd>
+                {{ figures.coats }}<span v-if="before && before.coats !== figures.coats" class="quiet">, {{ before.coats }} before</span>
+              </dd>
+            </div>
+            <div>
+              <dt>Film sure at the thinnest</dt>
+              <dd>
+                <FigureOpen :figure="figures.traced.filmThinnest" />
+                <span v-if="before" class="quiet">, {{ decimal(before.traced.filmThinnest.value, 1) }} µm before</span>
+              </dd>
+            </div>
+            <div>
+              <dt>Hands on the finish</dt>
+              <dd>
+                <FigureOpen :figure="figures.finishing" />
+                <span v-if="before" class="quiet">, {{ formatSpan(before.finishing.value) }} before</span>
+              </dd>
+            </div>
             <div><dt>Ready</dt><dd>after <FigureOpen :figure="figures.ready" /></dd></div>
           </dl>
           <PlanRemarks :remarks="said" />
@@ -131,10 +190,16 @@ function takeVersion(method: Method) {
       <h2 id="versions">Versions, and the pens that have them</h2>
       <ol class="versions">
         <li v-for="one in history" :key="one.method.version">
-          <b>Version {{ one.method.version }}</b> <span class="quiet">{{ format(new Date(one.madeAt), 'd MMM yyyy') }}, {{ one.method.source.note }}</span>
-          <span v-if="one.pens.length" class="pens"><NuxtLink v-for="pen in one.pens" :key="pen.id" :to="`/pens/${pen.id}`"><PenTag :mark="pen.mark" size="row" /> {{ pen.name }}</NuxtLink></span>
+          <b>Version {{ one.method.version }}</b> <span class="quiet">{{ format(new Date(one.madeAt), 'd MMM yyyy') }},
+            {{ one.method.source.note }}</span>
+          <span v-if="one.pens.length" class="pens">
+            <NuxtLink v-for="pen in one.pens" :key="pen.id" :to="`/pens/${pen.id}`">
+              <PenTag :mark="pen.mark" size="row" /> {{ pen.name }}</NuxtLink>
+          </span>
           <span v-else class="quiet">No pen is planned with it now.</span>
-          <button v-if="one.method.version !== now.version" type="button" class="key" @click="takeVersion(one.method)">Put its settings into the form</button>
+          <button v-if="one.method.version !== now.version" type="button" class="key" @click="takeVersion(one.method)">
+            Put its settings into the form
+          </button>
         </li>
       </ol>
     </section>
@@ -158,7 +223,14 @@ dl { display: grid; gap: 0.2rem; }
 dl div { display: flex; gap: 0.7rem; }
 dt { color: var(--ink-2); min-width: 11rem; }
 .versions { display: grid; gap: 0.5rem; }
-.versions li { display: flex; flex-wrap: wrap; align-items: center; gap: 0.3rem 1.2rem; min-height: 48px; border-top: 1px solid var(--line); }
+.versions li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.3rem 1.2rem;
+  min-height: 48px;
+  border-top: 1px solid var(--line);
+}
 .pens { display: flex; flex-wrap: wrap; gap: 0.3rem 1rem; }
 .pens a { display: inline-flex; align-items: center; gap: 0.5rem; min-height: 44px; color: var(--ink); }
 .pens a:hover { text-decoration: underline; }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { finishFamilies } from '#core/plan'
+import { finishFamilies } from '#core/method'
 
 useHead({ title: 'Methods · Oxlip' })
 const methods = useMethods()
@@ -9,15 +9,23 @@ const { failed, loaded, again } = useLoad(() => Promise.all([methods.load(), wor
 const { chosen, fitting, figuresFor, suitsOf } = useSample()
 
 /** The sample a moment after it was last changed, so that the slider stays smooth. */
-const sample = refDebounced(computed(() => JSON.stringify(chosen.value)), 200)
+const sample = refDebounced(
+  computed(() => JSON.stringify(chosen.value)),
+  200,
+)
 const families = computed(() => {
   if (!sample.value || !fitting.value) return []
-  return finishFamilies.map(family => ({
-    family, methods: (methods.methods ?? []).filter(method => method.family === family).flatMap((method) => {
-      const figures = figuresFor(method)
-      return figures ? [{ method, figures, suits: suitsOf(method) }] : []
-    }),
-  })).filter(group => group.methods.length)
+  return finishFamilies
+    .map(family => ({
+      family,
+      methods: (methods.methods ?? [])
+        .filter(method => method.family === family)
+        .flatMap((method) => {
+          const figures = figuresFor(method)
+          return figures ? [{ method, figures, suits: suitsOf(method) }] : []
+        }),
+    }))
+    .filter(group => group.methods.length)
 })
 const all = computed(() => families.value.flatMap(group => group.methods.map(one => ({ ...one, siblings: group.methods.length }))))
 
@@ -34,15 +42,26 @@ const nameOf = (id: string) => methods.method(id)?.name ?? ''
   <div v-else-if="all.length" class="methods figures">
     <header>
       <h1>Methods</h1>
-      <p class="quiet">Every way of finishing, each with its picture at the end of its work. Open one to change its settings; plans made before keep theirs.</p>
+      <p class="quiet">
+        Every way of finishing, each with its picture at the end of its work. Open one to change its settings; plans made before keep
+        theirs.
+      </p>
     </header>
     <FinishSample />
     <p class="compare" role="status">
-      <template v-if="picked.length === 2"><NuxtLink class="key next" :to="{ path: '/methods/compare', query: { a: picked[0], b: picked[1] } }">Compare {{ nameOf(picked[0]!) }} with {{ nameOf(picked[1]!) }}</NuxtLink></template>
-      <span v-else class="quiet">{{ picked.length ? `${nameOf(picked[0]!)}: tick another to compare it with.` : 'Tick two to compare them.' }}</span>
+      <template v-if="picked.length === 2">
+        <NuxtLink class="key next" :to="{ path: '/methods/compare', query: { a: picked[0], b: picked[1] } }">Compare
+          {{ nameOf(picked[0]!) }} with {{ nameOf(picked[1]!) }}</NuxtLink>
+      </template>
+      <span v-else class="quiet">
+        {{ picked[0] ? `${nameOf(picked[0])}: tick another to compare it with.` : 'Tick two to compare them.' }}
+      </span>
     </p>
     <div class="cards">
-      <FinishCard v-for="one in all" :key="one.method.id" :method="one.method" :figures="one.figures" :suits="one.suits" :siblings="one.siblings" :picked="picked.includes(one.method.id)" @pick="pick(one.method.id)" />
+      <FinishCard
+        v-for="one in all" :key="one.method.id" :method="one.method" :figures="one.figures" :suits="one.suits" :siblings="one.siblings"
+        :picked="picked.includes(one.method.id)" @pick="pick(one.method.id)"
+      />
     </div>
   </div>
   <p v-else class="quiet" role="status">Looking at the methods ...</p>

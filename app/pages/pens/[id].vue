@@ -5,7 +5,7 @@ const store = usePen()
 const { failed, again } = useLoad(() => store.load(String(route.params.id)))
 watch(() => route.params.id, again)
 const there = computed(() => store.pen?.id === route.params.id)
-useHead({ title: () => store.pen ? `${store.pen.mark} ${store.pen.name} · Oxlip` : 'Oxlip' })
+useHead({ title: () => (store.pen ? `${store.pen.mark} ${store.pen.name} · Oxlip` : 'Oxlip') })
 </script>
 
 <template>

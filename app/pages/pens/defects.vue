@@ -2,7 +2,7 @@
 import { barrelNames } from '#core/barrel'
 import { OTHER, type DefectKind } from '#core/defects'
 import { causes, defects as catalogue } from '#reference'
-import type { ListedDefect } from '~~/server/db/defects'
+import type { ListedDefect } from '#contract'
 
 /** All defects over all pens: what, where, why, how they were mended and how that went. */
 useHead({ title: 'Defects · Oxlip' })
@@ -15,15 +15,51 @@ const { now } = useClock()
 const ANY = 'any'
 const filter = reactive({ kind: ANY as DefectKind | typeof ANY, material: ANY, status: ANY, cause: ANY })
 const all = computed(() => store.defects ?? [])
-const nameOf = (kind: DefectKind) => catalogue.find(row => row.kind === kind)!.name
-const causeWords = (id: string) => id === OTHER ? 'Something else' : id === 'not known' ? 'Not known' : causes.find(cause => cause.id === id)?.says ?? id
+const nameOf = (kind: DefectKind) => catalogue.find(row => row.kind === kind)?.name ?? kind
+const causeWords = (id: string) =>
+  id === OTHER ? 'Something else' : id === 'not known' ? 'Not known' : (causes.find(cause => cause.id === id)?.says ?? id)
 const STATUS: Record<ListedDefect['status'], string> = { open: 'Open', mending: 'Being mended', mended: 'Mended', left: 'Left as it is' }
-const choices = (values: (string | undefined)[], words: (value: string) => string, any: string) => [{ label: any, value: ANY }, ...[...new Set(values.filter(value => value !== undefined))].sort().map(value => ({ label: words(value), value }))]
-const kinds = computed(() => choices(all.value.map(one => one.kind), value => nameOf(value as DefectKind), 'Every kind'))
-const materials = computed(() => choices(all.value.map(one => one.material.name), value => value, 'Every material'))
-const states = computed(() => choices(all.value.map(one => one.status), value => STATUS[value as ListedDefect['status']], 'Open or over'))
-const judged = computed(() => choices(all.value.map(one => one.judged), causeWords, 'Every cause'))
-const shown = computed(() => all.value.filter(one => (filter.kind === ANY || one.kind === filter.kind) && (filter.material === ANY || one.material.name === filter.material) && (filter.status === ANY || one.status === filter.status) && (filter.cause === ANY || one.judged === filter.cause)))
+const choices = (values: (string | undefined)[], words: (value: string) => string, any: string) => [
+  { label: any, value: ANY },
+  ...[...new Set(values.filter(value => value !== undefined))].sort().map(value => ({ label: words(value), value })),
+]
+const kinds = computed(() =>
+  choices(
+    all.value.map(one => one.kind),
+    value => nameOf(value as DefectKind),
+    'Every kind',
+  ),
+)
+const materials = computed(() =>
+  choices(
+    all.value.map(one => one.material.name),
+    value => value,
+    'Every material',
+  ),
+)
+const states = computed(() =>
+  choices(
+    all.value.map(one => one.status),
+    value => STATUS[value as ListedDefect['status']],
+    'Open or over',
+  ),
+)
+const judged = computed(() =>
+  choices(
+    all.value.map(one => one.judged),
+    causeWords,
+    'Every cause',
+  ),
+)
+const shown = computed(() =>
+  all.value.filter(
+    one =>
+      (filter.kind === ANY || one.kind === filter.kind)
+      && (filter.material === ANY || one.material.name === filter.material)
+      && (filter.status === ANY || one.status === filter.status)
+      && (filter.cause === ANY || one.judged === filter.cause),
+  ),
+)
 const filtered = computed(() => Object.values(filter).some(value => value !== ANY))
 function clear() {
   Object.assign(filter, { kind: ANY, material: ANY, status: ANY, cause: ANY })
@@ -36,8 +72,15 @@ const record = computed(() => [...store.history.ways].sort((a, b) => b.worked + 
   <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
   <p v-else-if="!loaded" class="quiet" role="status">Looking the defects up ...</p>
   <div v-else class="defects figures">
-    <header><h1>Defects</h1><p class="quiet">{{ filtered ? `${shown.length} of ${all.length}` : `${all.length} on all pens` }}</p><NuxtLink class="key" to="/pens">All pens</NuxtLink></header>
-    <section v-if="!all.length" class="empty sheet"><h2>No defect yet</h2><p>What goes wrong at the bench is noted there with <kbd>w</kbd>, and gathers here: what it was, why, and what mended it.</p></section>
+    <header>
+      <h1>Defects</h1>
+      <p class="quiet">{{ filtered ? `${shown.length} of ${all.length}` : `${all.length} on all pens` }}</p>
+      <NuxtLink class="key" to="/pens">All pens</NuxtLink>
+    </header>
+    <section v-if="!all.length" class="empty sheet">
+      <h2>No defect yet</h2>
+      <p>What goes wrong at the bench is noted there with <kbd>w</kbd>, and gathers here: what it was, why, and what mended it.</p>
+    </section>
     <template v-else>
       <div class="filters">
         <UFormField label="Kind"><USelect v-model="filter.kind" :items="kinds" size="lg" /></UFormField>
@@ -51,21 +94,40 @@ const record = computed(() => [...store.history.ways].sort((a, b) => b.worked + 
         <li v-for="one in shown" :key="one.id">
           <DefectPicture :kind="one.kind" class="drawn" />
           <div class="what">
-            <p><b>{{ nameOf(one.kind) }}</b>, {{ units.length(one.size, one.size < 1 ? 2 : 1) }} · <NuxtLink :to="`/pens/${one.pen.id}/record`">{{ one.pen.mark }} {{ one.pen.name }}</NuxtLink></p>
-            <PenStrip class="strip" :fitting="one.fitting" :colour="one.material.colour" :resin="one.material.resin" :defects="[one]" :label="`${barrelNames[one.barrel]}, ${units.length(one.fromTip, 1)} from its tip end`" />
-            <p class="quiet">{{ barrelNames[one.barrel] }}, {{ units.length(one.fromTip, 1) }} from its tip end · {{ clockTime(one.at, now) }}{{ one.found ? `, at: ${one.found}` : '' }}</p>
+            <p>
+              <b>{{ nameOf(one.kind) }}</b>, {{ units.length(one.size, one.size < 1 ? 2 : 1) }} ·
+              <NuxtLink :to="`/pens/${one.pen.id}/record`">{{ one.pen.mark }} {{ one.pen.name }}</NuxtLink>
+            </p>
+            <PenStrip
+              class="strip" :fitting="one.fitting" :colour="one.material.colour" :resin="one.material.resin" :defects="[one]"
+              :label="`${barrelNames[one.barrel]}, ${units.length(one.fromTip, 1)} from its tip end`"
+            />
+            <p class="quiet">
+              {{ barrelNames[one.barrel] }}, {{ units.length(one.fromTip, 1) }} from its tip end ·
+              {{ clockTime(one.at, now) }}{{ one.found ? `, at: ${one.found}` : '' }}
+            </p>
           </div>
           <div class="how">
             <p><b :class="{ harm: one.status === 'open' }">{{ one.status === 'open' ? '◆ ' : '' }}{{ STATUS[one.status] }}</b></p>
             <p v-if="one.judged">{{ causeWords(one.judged) }}</p>
-            <p v-if="one.mends.length" class="quiet">{{ one.mends.map(mend => mend.way + (mend.failed ? ' (did not hold)' : '')).join(', then ') }}</p>
+            <p v-if="one.mends.length" class="quiet">
+              {{ one.mends.map(mend => mend.way + (mend.failed ? ' (did not hold)' : '')).join(', then ') }}
+            </p>
           </div>
-          <span class="photos"><a v-for="photo in one.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener"><img :src="photos.urlOf(photo)" :alt="`${nameOf(one.kind)} on ${one.pen.mark}, opens large`"></a></span>
+          <span class="photos">
+            <a v-for="photo in one.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener">
+              <img :src="photos.urlOf(photo)" :alt="`${nameOf(one.kind)} on ${one.pen.mark}, opens large`">
+            </a>
+          </span>
         </li>
       </ul>
       <section v-if="record.length" aria-labelledby="record">
         <h2 id="record">How mends have gone</h2>
-        <ul class="quiet"><li v-for="one in record" :key="one.kind + one.way">{{ nameOf(one.kind) }}, {{ one.way }}: {{ one.worked }} of {{ one.worked + one.failed }} held</li></ul>
+        <ul class="quiet">
+          <li v-for="one in record" :key="one.kind + one.way">
+            {{ nameOf(one.kind) }}, {{ one.way }}: {{ one.worked }} of {{ one.worked + one.failed }} held
+          </li>
+        </ul>
       </section>
     </template>
   </div>
@@ -77,7 +139,13 @@ header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1rem
 header .key { margin-left: auto; align-self: center; }
 .filters { display: flex; flex-wrap: wrap; gap: 0.4rem 1rem; align-items: end; }
 .filters > :deep(*) { min-width: 10rem; }
-.rows li { display: grid; grid-template-columns: 5.5rem minmax(0, 1fr) minmax(0, 16rem) auto; gap: 0.3rem 1.2rem; align-items: center; padding: 0.7rem 1rem; }
+.rows li {
+  display: grid;
+  grid-template-columns: 5.5rem minmax(0, 1fr) minmax(0, 16rem) auto;
+  gap: 0.3rem 1.2rem;
+  align-items: center;
+  padding: 0.7rem 1rem;
+}
 .rows li + li { border-top: 1px solid var(--line); }
 .strip { max-width: 22rem; margin: 0.2rem 0; }
 .what a { text-decoration: underline; text-underline-offset: 3px; }

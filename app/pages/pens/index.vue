@@ -5,8 +5,12 @@ const { failed, loaded, again } = useLoad(store.load)
 const looked = ref('')
 const pens = computed(() => {
   const words = looked.value.trim().toLowerCase()
-  return (store.pens ?? []).filter(({ pen, summary }) =>
-    !words || [pen.mark, pen.name, pen.reason, summary.material.name, summary.fitting.name].some(text => text?.toLowerCase().includes(words)))
+  return (store.pens ?? [])
+    .filter(
+      ({ pen, summary }) =>
+        !words
+        || [pen.mark, pen.name, pen.reason, summary.material.name, summary.fitting.name].some(text => text?.toLowerCase().includes(words)),
+    )
     .sort((a, b) => a.pen.mark.localeCompare(b.pen.mark, undefined, { numeric: true }))
 })
 </script>
@@ -17,7 +21,10 @@ const pens = computed(() => {
   <div v-else class="pens">
     <header>
       <h1>Pens</h1>
-      <UInput v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason" aria-label="Look a pen up" />
+      <UInput
+        v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason"
+        aria-label="Look a pen up"
+      />
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { makePlan, planBlank, remarks, trace } from '#core/plan'
+import { makePlan, planInputs, remarks, trace } from '#core/plan'
+import { isResin, planBlank } from '#core/shelf'
 import { materialOf, materials } from '#reference'
 import { newPenSchema, type FieldErrors, type NewPen } from '#schemas'
-import type { Pen } from '~~/server/db/pens'
 import { abrasiveName, grainSize } from '#core/abrasives'
 
 useHead({ title: 'Start a pen · Oxlip' })
@@ -17,25 +17,41 @@ const sending = ref(false)
 
 const { loaded } = useLoad(async () => {
   await pens.load()
-  form.value.mark ||= freeMark(pens.pens!.map(one => one.pen.mark))
+  form.value.mark ||= freeMark((pens.pens ?? []).map(one => one.pen.mark))
 })
 
 /** The plan as it would be, worked out here while the form is filled in. */
 const preview = computed(() => {
   const { fitting, material, method, tool, film, blank } = form.value
   const from = stock.blank(blank ?? null)
-  const [chosenFitting, chosenMaterial, chosenMethod] = [stock.fitting(fitting)?.fitting, from ? materialOf(from) : materials.find(row => row.id === material), methods.method(method)]
+  const [chosenFitting, chosenMaterial, chosenMethod] = [
+    stock.fitting(fitting)?.fitting,
+    from ? materialOf(from) : materials.find(row => row.id === material),
+    methods.method(method),
+  ]
   if (!chosenFitting || !chosenMaterial || !chosenMethod || !store.shelf || !store.workshop) return undefined
-  const { celsius, humidity, perEnd, kerf, wander, leastWall } = store.workshop
-  const plan = makePlan({
-    fitting: chosenFitting, material: chosenMaterial, method: chosenMethod, shelf: store.shelf, climate: { celsius, humidity }, wishes: { tool, film },
-    own: store.ownOf(chosenMaterial), builds: store.builds,
-    habits: { perEnd, kerf, wander, leastWall }, ...(from ? { blank: planBlank(from) } : {}),
-  })
+  const plan = makePlan(
+    planInputs({
+      fitting: chosenFitting,
+      material: chosenMaterial,
+      method: chosenMethod,
+      shelf: store.shelf,
+      workshop: store.workshop,
+      wishes: { tool, film },
+      taught: store.learnt,
+      ...(from ? { blank: planBlank(from) } : {}),
+    }),
+  )
   const traced = trace(plan)
   return { plan, traced, remarks: remarks(plan, traced, store.units, new Date().toISOString()) }
 })
-const ladder = computed(() => preview.value?.plan.steps.flatMap(step => step.kind === 'sand' ? [`${abrasiveName(step.abrasive)} (${grainSize(step.abrasive.scale, step.abrasive.mark)} µm)`] : []).join(' · '))
+const ladder = computed(() =>
+  preview.value?.plan.steps
+    .flatMap(step =>
+      step.kind === 'sand' ? [`${abrasiveName(step.abrasive)} (${grainSize(step.abrasive.scale, step.abrasive.mark)} µm)`] : [],
+    )
+    .join(' · '),
+)
 
 async function start() {
   const wanted = tidyPen(form.value)
@@ -44,7 +60,7 @@ async function start() {
   sending.value = true
   trouble.value = ''
   try {
-    const pen = await $fetch<Pen>('/api/pens', { method: 'POST', body: newPenSchema.cast(wanted) })
+    const pen = await api('POST /api/pens', { body: newPenSchema.cast(wanted) })
     await navigateTo(`/pens/${pen.id}`)
   } catch (error) {
     const answer = refused(error)
@@ -70,9 +86,19 @@ async function start() {
       </div>
       <section class="preview sheet" aria-live="polite" aria-label="The plan so far">
         <template v-if="preview">
-          <PenStrip :fitting="preview.plan.inputs.fitting" :colour="preview.plan.inputs.material.colour" :resin="preview.plan.inputs.material.classes.includes('resin')" :ends="preview.traced.ends" size="head" label="The pen, to scale, with the diameters to turn to" />
+          <PenStrip
+            :fitting="preview.plan.inputs.fitting" :colour="preview.plan.inputs.material.colour"
+            :resin="isResin(preview.plan.inputs.material)" :ends="preview.traced.ends" size="head"
+            label="The pen, to scale, with the diameters to turn to"
+          />
           <dl class="figures">
-            <div><dt>Cut</dt><dd>{{ preview.traced.stick.pieces.map(piece => store.units.length(piece.length.value, 1)).join(' and ') }}, {{ store.units.length(preview.traced.size.section.value, 1) }} square at least</dd></div>
+            <div>
+              <dt>Cut</dt>
+              <dd>
+                {{ preview.traced.stick.pieces.map(piece => store.units.length(piece.length.value, 1)).join(' and ') }},
+                {{ store.units.length(preview.traced.size.section.value, 1) }} square at least
+              </dd>
+            </div>
             <div><dt>Grits</dt><dd>{{ ladder || 'none on the shelf will do' }}</dd></div>
             <div><dt>Coats</dt><dd>{{ preview.traced.steps.at(-1)!.after.coats }}</dd></div>
           </dl>

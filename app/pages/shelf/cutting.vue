@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { boardYield, cutSticks, fattest, finishedProfile, leastSection, USUAL_WANDER, usualCut, type BarrelId, type Fitting, type Shape, type StockProblem } from '#core/barrel'
-import { given } from '#core/figures'
-import { tears, thinnestSide } from '#core/plan'
+import { counted, share } from '#core/format'
+import { boardYield, cutSticks, drillWander, penSection, usualCut, type Fitting, type StockProblem } from '#core/barrel'
+import { tears, thinnestSide } from '#core/shelf'
 import { materialOf, materials } from '#reference'
 
 /** Several pens out of several sticks with the least waste, and how many pens a board gives. */
@@ -31,35 +31,58 @@ const extra = reactive({ fitting: '', count: 0 })
 const typed = reactive({ length: null as number | null, count: 1 })
 const trim = ref<number | null>(0)
 
-/** The square section that a fitting needs in these shapes, with the workshop's drill wander. */
-function sectionFor(fitting: Fitting, shapes: Partial<Record<BarrelId, Shape>> = {}): number {
-  const wander = given('wander', workshop.workshop?.wander ?? USUAL_WANDER, '×')
-  return Math.max(...fitting.barrels.map(barrel => leastSection(given('fattest', fattest(finishedProfile(barrel, shapes[barrel.id])).diameter, 'mm'), given('depth', barrel.tubeLength, 'mm'), wander).side.value))
-}
 const TYPED = 'typed'
 const blanks = computed(() => (stock.blanks ?? []).filter(one => one.length !== null && one.count > 0))
 
+const wander = computed(() => drillWander(workshop.workshop?.wander))
+function moreOf(fitting: Fitting, count: number): StockProblem['wanted'] {
+  const cut = cutSticks(fitting, usualCut(false, habits.value))
+  const [length, section] = [cut.total.value, penSection(fitting, {}, cut, wander.value)]
+  return Array.from({ length: count }, (_, index) => ({ id: `${fitting.name} ${index + 1}`, length, section }))
+}
 const wanted = computed((): StockProblem['wanted'] => {
-  const planned = open.value.filter(one => picked.value.has(one.pen.id)).map(({ pen, summary }) => {
-    const material = materials.find(row => row.id === pen.material)
-    const cut = cutSticks(summary.fitting, usualCut(material ? tears(material) : false, habits.value))
-    const own = pen.blank ? [pen.blank] : [...blanks.value.filter(one => one.material === pen.material).map(one => one.id), TYPED]
-    return { id: pen.mark, length: cut.total.value, section: sectionFor(summary.fitting, pen.sizing.shapes), ...(matching.value ? { from: own } : {}) }
-  })
+  const planned = open.value
+    .filter(one => picked.value.has(one.pen.id))
+    .map(({ pen, summary }) => {
+      const material = materials.find(row => row.id === pen.material)
+      const cut = cutSticks(summary.fitting, usualCut(material ? tears(material) : false, habits.value))
+      const own = pen.blank ? [pen.blank] : [...blanks.value.filter(one => one.material === pen.material).map(one => one.id), TYPED]
+      return {
+        id: pen.mark,
+        length: cut.total.value,
+        section: penSection(summary.fitting, pen.sizing.shapes ?? {}, cut, wander.value),
+        ...(matching.value ? { from: own } : {}),
+      }
+    })
   const fitting = stock.fitting(extra.fitting)?.fitting
-  const more = fitting ? Array.from({ length: Math.min(200, extra.count) }, (_, index) => ({ id: `${fitting.name} ${index + 1}`, length: cutSticks(fitting, usualCut(false, habits.value)).total.value, section: sectionFor(fitting) })) : []
+  const more = fitting
+    ? moreOf(fitting, Math.min(200, extra.count))
+    : []
   return [...planned, ...more]
 })
 const sticks = computed((): StockProblem['stock'] => {
-  const shelf = blanks.value.map(one => ({ id: one.id, length: one.length!, count: one.count, ...(thinnestSide({ width: one.width ?? undefined, height: one.height ?? undefined }) === undefined ? {} : { section: Math.min(one.width ?? Infinity, one.height ?? Infinity) }) }))
-  return typed.length !== null && typed.length > 0 && typed.length <= 3000 ? [...shelf, { id: TYPED, length: typed.length, count: typed.count }] : shelf
+  const shelf = blanks.value.map(one => ({
+    id: one.id,
+    length: one.length ?? 0,
+    count: one.count,
+    ...(thinnestSide({ width: one.width ?? undefined, height: one.height ?? undefined }) === undefined
+      ? {}
+      : { section: Math.min(one.width ?? Infinity, one.height ?? Infinity) }),
+  }))
+  return typed.length !== null && typed.length > 0 && typed.length <= 3000
+    ? [...shelf, { id: TYPED, length: typed.length, count: typed.count }]
+    : shelf
 })
 const nameOf = (id: string) => stock.blank(id)?.name ?? 'Typed stick'
+const stickFault = (mm: number | null) =>
+  mm !== null && !Number.isNaN(mm) && !(mm > 0 && mm <= 3000) ? 'Should be above 0 and up to 3 m.' : undefined
 const trimMm = computed(() => trim.value ?? 0)
-const trimFault = computed(() => Number.isNaN(trimMm.value) || trimMm.value <= 100 ? '' : 'More than 100 mm off each end is no trim.')
-const problem = computed((): StockProblem | undefined => wanted.value.length && sticks.value.length && trimMm.value >= 0 && trimMm.value <= 100
-  ? { wanted: wanted.value, stock: sticks.value, kerf: usualCut(false, habits.value).kerf.value, trim: trimMm.value }
-  : undefined)
+const trimFault = computed(() => (Number.isNaN(trimMm.value) || trimMm.value <= 100 ? '' : 'More than 100 mm off each end is no trim.'))
+const problem = computed((): StockProblem | undefined =>
+  wanted.value.length && sticks.value.length && trimMm.value >= 0 && trimMm.value <= 100
+    ? { wanted: wanted.value, stock: sticks.value, kerf: usualCut(false, habits.value).kerf.value, trim: trimMm.value }
+    : undefined,
+)
 const { layout, fault, busy } = useCutting(() => problem.value)
 const longest = computed(() => Math.max(1, ...(layout.value?.layouts ?? []).map(one => one.length)))
 const colourOf = (id: string) => {
@@ -67,15 +90,23 @@ const colourOf = (id: string) => {
   return blank ? materialOf(blank).colour : '#b8a98c'
 }
 
-const board = reactive({ length: 300 as number | null, width: 100 as number | null, thickness: 20 as number | null, section: null as number | null, fitting: '' })
+const board = reactive({
+  length: 300 as number | null,
+  width: 100 as number | null,
+  thickness: 20 as number | null,
+  section: null as number | null,
+  fitting: '',
+})
 const boardFitting = computed(() => stock.fitting(board.fitting)?.fitting ?? stock.fittings?.[0]?.fitting)
-const boardFault = (mm: number | null) => mm !== null && !Number.isNaN(mm) && !(mm > 0 && mm <= 5000) ? 'Should be above 0 and up to 5 m.' : undefined
+const boardFault = (mm: number | null) =>
+  mm !== null && !Number.isNaN(mm) && !(mm > 0 && mm <= 5000) ? 'Should be above 0 and up to 5 m.' : undefined
 const ways = computed(() => {
   const { length, width, thickness } = board
   const section = board.section ?? 19
-  if (!boardFitting.value || ![length, width, thickness, section].every(mm => mm !== null && mm > 0 && mm <= 5000)) return undefined
+  const isSize = (mm: number | null): mm is number => mm !== null && mm > 0 && mm <= 5000
+  if (!boardFitting.value || !isSize(length) || !isSize(width) || !isSize(thickness) || !isSize(section)) return undefined
   const cut = cutSticks(boardFitting.value, usualCut(false, habits.value))
-  return boardYield({ length: length!, width: width!, thickness: thickness! }, { length: cut.total.value, section, kerf: cut.kerf })
+  return boardYield({ length, width, thickness }, { length: cut.total.value, section, kerf: cut.kerf })
 })
 const WAY = { along: 'Along the grain', across: 'Across the grain' }
 const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: one.fitting.name, value: one.fitting.id })))
@@ -84,23 +115,43 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
 <template>
   <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
   <div v-else-if="loaded" class="cutting figures">
-    <header><h1>Cutting</h1><p class="quiet">Both barrels of a pen stay one stick, so that the grain runs on. Kerf and spare ends are those of the workshop.</p></header>
+    <header>
+      <h1>Cutting</h1>
+      <p class="quiet">Both barrels of a pen stay one stick, so that the grain runs on. Kerf and spare ends are those of the workshop.</p>
+    </header>
     <div class="halves">
       <section class="sheet" aria-labelledby="what">
         <h2 id="what">Pens to cut</h2>
         <p v-if="!open.length" class="quiet">Every pen that is planned has been cut. Start another, or ask for sets of a fitting below.</p>
-        <ul class="pens"><li v-for="{ pen, summary } in open" :key="pen.id"><label><input type="checkbox" :checked="picked.has(pen.id)" @change="pick(pen.id, ($event.target as HTMLInputElement).checked)"><b>{{ pen.mark }}</b><span>{{ pen.name }}</span><span class="quiet">{{ summary.material.name }}</span></label></li></ul>
+        <ul class="pens">
+          <li v-for="{ pen, summary } in open" :key="pen.id">
+            <label>
+              <input type="checkbox" :checked="picked.has(pen.id)" @change="pick(pen.id, ($event.target as HTMLInputElement).checked)">
+              <b>{{ pen.mark }}</b>
+              <span>{{ pen.name }}</span>
+              <span class="quiet">{{ summary.material.name }}</span>
+            </label>
+          </li>
+        </ul>
         <div class="fields filled">
-          <UFormField label="And of this fitting"><USelect v-model="extra.fitting" size="xl" :items="fittingItems" placeholder="none" /></UFormField>
+          <UFormField label="And of this fitting">
+            <USelect v-model="extra.fitting" size="xl" :items="fittingItems" placeholder="none" />
+          </UFormField>
           <UFormField label="so many"><UInputNumber v-model="extra.count" size="xl" :min="0" :max="200" /></UFormField>
         </div>
       </section>
       <section class="sheet" aria-labelledby="from">
         <h2 id="from">Sticks</h2>
-        <p class="quiet">{{ blanks.length }} kinds of blank on the shelf have a length. <NuxtLink class="way" to="/shelf/blanks">Look at the blanks</NuxtLink></p>
+        <p class="quiet">
+          {{ blanks.length }} kinds of blank on the shelf have a length.
+          <NuxtLink class="way" to="/shelf/blanks">Look at the blanks</NuxtLink>
+        </p>
         <label class="same"><input v-model="matching" type="checkbox"> Each pen only from its own wood</label>
         <div class="fields three filled">
-          <FieldMeasure v-model="typed.length" label="And sticks of" placeholder="300 mm" :error="typed.length !== null && !Number.isNaN(typed.length) && !(typed.length > 0 && typed.length <= 3000) ? 'Should be above 0 and up to 3 m.' : undefined" />
+          <FieldMeasure
+            v-model="typed.length" label="And sticks of" placeholder="300 mm"
+            :error="stickFault(typed.length)"
+          />
           <UFormField label="How many"><UInputNumber v-model="typed.count" size="xl" :min="1" :max="500" /></UFormField>
           <FieldMeasure v-model="trim" label="Off each rough end" :error="trimFault || undefined" />
         </div>
@@ -113,15 +164,34 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
       <p v-else-if="!sticks.length" class="quiet">No stick to cut them from: type a length, or give a blank on the shelf its length.</p>
       <template v-else-if="layout">
         <p role="status">
-          <b>{{ layout.layouts.length }} {{ layout.layouts.length === 1 ? 'stick' : 'sticks' }}, {{ units.length(layout.used, 0) }} in all</b>, of which {{ units.length(layout.waste, 0) }} ({{ layout.used ? (100 * layout.waste / layout.used).toFixed(0) : 0 }} %) end in no pen.
-          <span class="quiet">{{ layout.proven ? 'No layout begins less.' : `None can begin less than ${units.length(layout.bound, 0)}.` }}</span>
+          <b>{{ counted(layout.layouts.length, 'stick') }}, {{ units.length(layout.used, 0) }} in all</b>,
+          of which {{ units.length(layout.waste, 0) }} ({{ layout.used ? share(layout.waste / layout.used) : share(0) }}) end in no
+          pen.
+          <span class="quiet">
+            {{ layout.proven ? 'No layout begins less.' : `None can begin less than ${units.length(layout.bound, 0)}.` }}
+          </span>
         </p>
-        <p v-if="layout.unplaced.length" class="harm">◆ No stick that is thick enough is left for {{ layout.unplaced.slice(0, 12).join(', ') }}{{ layout.unplaced.length > 12 ? ` and ${layout.unplaced.length - 12} more` : '' }}.</p>
+        <p v-if="layout.unplaced.length" class="harm">
+          ◆ No stick that is thick enough is left for
+          {{ layout.unplaced.slice(0, 12).join(', ') }}{{ layout.unplaced.length > 12 ? ` and ${layout.unplaced.length - 12} more` : '' }}.
+        </p>
         <ol class="laid">
           <li v-for="(one, index) in layout.layouts" :key="index">
             <span class="name">{{ nameOf(one.stock) }}, {{ units.length(one.length, 0) }}</span>
-            <div class="bar" role="img" :style="{ width: `${100 * one.length / longest}%` }" :aria-label="`${one.pieces.map(piece => piece.id).join(', ')}; ${units.length(one.over, 0)} over`">
-              <i v-for="piece in one.pieces" :key="piece.id" :style="{ left: `${100 * piece.from / one.length}%`, width: `${100 * piece.length / one.length}%`, background: colourOf(one.stock) }"><b>{{ piece.id }}</b></i>
+            <div
+              class="bar" role="img" :style="{ width: `${100 * one.length / longest}%` }"
+              :aria-label="`${one.pieces.map(piece => piece.id).join(', ')}; ${units.length(one.over, 0)} over`"
+            >
+              <i
+                v-for="piece in one.pieces" :key="piece.id"
+                :style="{
+                  left: `${100 * piece.from / one.length}%`,
+                  width: `${100 * piece.length / one.length}%`,
+                  background: colourOf(one.stock),
+                }"
+              >
+                <b>{{ piece.id }}</b>
+              </i>
             </div>
             <span class="quiet over">{{ units.length(one.over, 0) }} over</span>
           </li>
@@ -135,13 +205,39 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
         <FieldMeasure v-model="board.length" label="Length, with the grain" :error="boardFault(board.length)" />
         <FieldMeasure v-model="board.width" label="Width" :error="boardFault(board.width)" />
         <FieldMeasure v-model="board.thickness" label="Thickness" :error="boardFault(board.thickness)" />
-        <FieldMeasure v-model="board.section" label="Square section" :placeholder="units.length(19, 0)" :error="boardFault(board.section)" />
-        <UFormField label="Fitting"><USelect :model-value="boardFitting?.id" size="xl" :items="fittingItems" @update:model-value="board.fitting = String($event)" /></UFormField>
+        <FieldMeasure
+          v-model="board.section" label="Square section" :placeholder="units.length(19, 0)" :error="boardFault(board.section)"
+        />
+        <UFormField label="Fitting">
+          <USelect :model-value="boardFitting?.id" size="xl" :items="fittingItems" @update:model-value="board.fitting = String($event)" />
+        </UFormField>
       </div>
       <div v-if="ways" class="scrolls" tabindex="0" role="group" aria-label="Both ways of laying">
         <table>
-          <thead><tr><th scope="col">Laid</th><th scope="col">Pens</th><th scope="col">Strips</th><th scope="col">In each strip</th><th scope="col">Layers</th><th scope="col">Left at the end</th><th scope="col">Left beside</th><th scope="col">Waste</th></tr></thead>
-          <tbody><tr v-for="(way, index) in ways" :key="way.way" :class="{ best: index === 0 && way.pens }"><th scope="row">{{ WAY[way.way] }}</th><td>{{ way.pens }}</td><td>{{ way.strips }}</td><td>{{ way.perStrip }}</td><td>{{ way.layers }}</td><td>{{ units.length(way.over.end, 0) }}</td><td>{{ units.length(way.over.side, 0) }}</td><td>{{ (100 * way.waste).toFixed(0) }} %</td></tr></tbody>
+          <thead>
+            <tr>
+              <th scope="col">Laid</th>
+              <th scope="col">Pens</th>
+              <th scope="col">Strips</th>
+              <th scope="col">In each strip</th>
+              <th scope="col">Layers</th>
+              <th scope="col">Left at the end</th>
+              <th scope="col">Left beside</th>
+              <th scope="col">Waste</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(way, index) in ways" :key="way.way" :class="{ best: index === 0 && way.pens }">
+              <th scope="row">{{ WAY[way.way] }}</th>
+              <td>{{ way.pens }}</td>
+              <td>{{ way.strips }}</td>
+              <td>{{ way.perStrip }}</td>
+              <td>{{ way.layers }}</td>
+              <td>{{ units.length(way.over.end, 0) }}</td>
+              <td>{{ units.length(way.over.side, 0) }}</td>
+              <td>{{ share(way.waste) }}</td>
+            </tr>
+          </tbody>
         </table>
       </div>
       <p v-if="ways && !ways[0].pens" class="harm">◆ This board gives no pen: it is shorter, narrower or thinner than one stick.</p>
@@ -168,13 +264,33 @@ input[type=checkbox] { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf);
 .laid { display: grid; gap: 0.35rem; }
 .laid li { display: grid; grid-template-columns: minmax(0, 14rem) minmax(0, 1fr) 6.5rem; gap: 1rem; align-items: center; }
 .bar { position: relative; height: 28px; border: 1.5px dashed var(--ink-2); border-radius: 3px; }
-.bar i { position: absolute; inset: -1px auto -1px; display: grid; place-items: center; overflow: hidden; border-radius: 2px; font-style: normal; }
-.bar b { font: 600 0.85rem var(--font-head); color: #fffdf4; background: #241a10c0; padding: 0 0.35rem; border-radius: 3px; white-space: nowrap; }
+.bar i {
+  position: absolute;
+  inset: -1px auto -1px;
+  display: grid;
+  place-items: center;
+  overflow: hidden;
+  border-radius: 2px;
+  font-style: normal;
+}
+.bar b {
+  font: 600 0.85rem var(--font-head);
+  color: #fffdf4;
+  background: #241a10c0;
+  padding: 0 0.35rem;
+  border-radius: 3px;
+  white-space: nowrap;
+}
 .laid .over { text-align: right; }
 table { border-collapse: collapse; }
 .scrolls { overflow-x: auto; min-width: 0; }
 th, td { padding: 0.35rem 1.2rem 0.35rem 0; text-align: left; }
 thead th { color: var(--ink-2); font-weight: 500; }
 .best th, .best td { font-weight: 700; }
-@media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); } .fields.five, .fields.three { grid-template-columns: repeat(2, minmax(0, 1fr)); } .laid li { grid-template-columns: 1fr auto; } .bar { grid-column: 1 / -1; grid-row: 2; } }
+@media (max-width: 900px) {
+  .halves { grid-template-columns: minmax(0, 1fr); }
+  .fields.five, .fields.three { grid-template-columns: repeat(2, minmax(0, 1fr)); }
+  .laid li { grid-template-columns: 1fr auto; }
+  .bar { grid-column: 1 / -1; grid-row: 2; }
+}
 </style>

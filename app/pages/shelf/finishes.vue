@@ -26,19 +26,28 @@ async function put(item: string, on: boolean) {
   <div v-else-if="store.shelf" class="shelf figures">
     <header>
       <h1>Glues and finishes</h1>
-      <p class="quiet">Open one for its bottle and its label. What the label says stands above any figure of ours; what coats use comes off what is left.</p>
+      <p class="quiet">
+        Open one for its bottle and its label. What the label says stands above any figure of ours; what coats use comes off what is left.
+      </p>
     </header>
     <p v-if="!there.length" class="quiet">Nothing here yet: tick what you have below.</p>
     <ul class="bottles">
       <li v-for="row in there" :key="row.id">
-        <label class="off"><input type="checkbox" checked :disabled="busy === row.id" :aria-label="`${row.name} is on the shelf`" @change="put(row.id, false)"></label>
+        <label class="off">
+          <input
+            type="checkbox" checked :disabled="busy === row.id" :aria-label="`${row.name} is on the shelf`" @change="put(row.id, false)"
+          >
+        </label>
         <ShelfBottle :product="row" />
       </li>
     </ul>
     <fieldset v-if="missing.length" class="sheet">
       <legend><h2>Not on the shelf</h2></legend>
       <div class="items">
-        <label v-for="row in missing" :key="row.id"><input type="checkbox" :disabled="busy === row.id" @change="put(row.id, true)"><b>{{ row.name }}</b></label>
+        <label v-for="row in missing" :key="row.id">
+          <input type="checkbox" :disabled="busy === row.id" @change="put(row.id, true)">
+          <b>{{ row.name }}</b>
+        </label>
       </div>
     </fieldset>
   </div>

@@ -1,14 +1,22 @@
+import { nth } from '../../sure'
 import { better, type Bin, type Packing, type Task } from './problem'
 
 /**
- * The best packing of these pieces (longest first) into sticks of these counts, by branch and bound from a packing that is known. Gives up after so many tries; `proven` says
- * whether it saw everything.
+ * The best packing of these pieces (longest first) into sticks of these counts, by branch and bound from a packing that is known. Gives
+ * up after so many tries; `proven` says whether it saw everything.
  */
-export function exact(task: Task, pieces: readonly number[], counts: readonly number[], cover: (size: number) => number, known: Packing, tries: number): { packing: Packing, proven: boolean } {
+export function exact(
+  task: Task,
+  pieces: readonly number[],
+  counts: readonly number[],
+  cover: (size: number) => number,
+  known: Packing,
+  tries: number,
+): { packing: Packing, proven: boolean } {
   const { sizes, fits, caps, lengths, alike } = task
   const left = [...counts]
   const rest: number[] = [...pieces, -1].map(() => 0)
-  for (let i = pieces.length - 1; i >= 0; i--) rest[i] = rest[i + 1]! + sizes[pieces[i]!]!
+  for (let i = pieces.length - 1; i >= 0; i--) rest[i] = nth(rest, i + 1) + nth(sizes, nth(pieces, i))
 
   let best = known
   let budget = tries
@@ -20,7 +28,7 @@ export function exact(task: Task, pieces: readonly number[], counts: readonly nu
 
   /** The least that can still be hoped for from here is worse than or as bad as what is known. */
   const hopeless = (i: number): boolean =>
-    unplaced.length > best.unplaced.length || (unplaced.length === best.unplaced.length && used + cover(rest[i]! - free) >= best.used)
+    unplaced.length > best.unplaced.length || (unplaced.length === best.unplaced.length && used + cover(nth(rest, i) - free) >= best.used)
 
   function place(i: number): void {
     if (budget-- <= 0 || hopeless(i)) return
@@ -29,15 +37,15 @@ export function exact(task: Task, pieces: readonly number[], counts: readonly nu
       if (better(found, best)) best = found
       return
     }
-    const piece = pieces[i]!
-    const size = sizes[piece]!
+    const piece = nth(pieces, i)
+    const size = nth(sizes, piece)
     // Alike pieces keep the order of their sticks: any other order is the same layout again.
-    const first = i > 0 && alike[pieces[i - 1]!] === alike[piece] ? where[i - 1]! : 0
+    const first = i > 0 && alike[nth(pieces, i - 1)] === alike[piece] ? nth(where, i - 1) : 0
     const seen = new Set<number>()
     for (let b = first; b < bins.length; b++) {
-      const bin = bins[b]!
+      const bin = nth(bins, b)
       const same = bin.free * caps.length + bin.kind
-      if (bin.free < size || !fits[piece]![bin.kind] || seen.has(same)) continue
+      if (bin.free < size || !nth(fits, piece)[bin.kind] || seen.has(same)) continue
       seen.add(same)
       bin.pieces.push(piece)
       bin.free -= size
@@ -49,18 +57,18 @@ export function exact(task: Task, pieces: readonly number[], counts: readonly nu
       free += size
     }
     for (let kind = 0; kind < caps.length; kind++) {
-      if (left[kind]! <= 0 || caps[kind]! < size || !fits[piece]![kind]) continue
-      left[kind]!--
-      used += lengths[kind]!
-      const room = caps[kind]! - size
+      if (nth(left, kind) <= 0 || nth(caps, kind) < size || !nth(fits, piece)[kind]) continue
+      left[kind] = nth(left, kind) - 1
+      used += nth(lengths, kind)
+      const room = nth(caps, kind) - size
       free += room
       bins.push({ kind, pieces: [piece], free: room })
       where[i] = bins.length - 1
       place(i + 1)
       bins.pop()
       free -= room
-      used -= lengths[kind]!
-      left[kind]!++
+      used -= nth(lengths, kind)
+      left[kind] = nth(left, kind) + 1
     }
     if (unplaced.length < best.unplaced.length || known.unplaced.length > 0) {
       unplaced.push(piece)

@@ -5,4 +5,6 @@ import { readChecked } from '../../http/body'
 import { nameParam } from '../../http/params'
 import { route } from '../../http/route'
 
-export default route(async event => changeFitting(db(), nameParam(event), await readChecked(event, shelfFittingSchema)))
+export default route('PUT /api/fittings/:id', async event =>
+  changeFitting(db(), nameParam(event), await readChecked(event, shelfFittingSchema)),
+)

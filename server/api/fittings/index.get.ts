@@ -2,4 +2,4 @@ import { db } from '../../db/connection'
 import { listFittings } from '../../db/fittings'
 import { route } from '../../http/route'
 
-export default route(async () => listFittings(db()))
+export default route('GET /api/fittings', async () => listFittings(db()))

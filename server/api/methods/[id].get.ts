@@ -3,4 +3,4 @@ import { methodHistory } from '../../db/methods'
 import { nameParam } from '../../http/params'
 import { route } from '../../http/route'
 
-export default route(async event => methodHistory(db(), nameParam(event)))
+export default route('GET /api/methods/:id', async event => methodHistory(db(), nameParam(event)))

@@ -5,4 +5,4 @@ import { idParam } from '../../http/params'
 import { route } from '../../http/route'
 
 /** A picture under an id that was made where it was taken; sending it twice keeps it once. */
-export default route(async event => keepPhoto(db(), await readPicture(event), idParam(event)))
+export default route('PUT /api/photos/:id', async event => keepPhoto(db(), await readPicture(event), idParam(event)))

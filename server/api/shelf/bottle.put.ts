@@ -4,4 +4,4 @@ import { changeBottle } from '../../db/shelf'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
 
-export default route(async event => changeBottle(db(), await readChecked(event, bottleSchema) as BottleChange))
+export default route('PUT /api/shelf/bottle', async event => changeBottle(db(), (await readChecked(event, bottleSchema)) as BottleChange))

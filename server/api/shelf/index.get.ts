@@ -2,4 +2,4 @@ import { db } from '../../db/connection'
 import { readShelf } from '../../db/shelf'
 import { route } from '../../http/route'
 
-export default route(() => readShelf(db()))
+export default route('GET /api/shelf', () => readShelf(db()))

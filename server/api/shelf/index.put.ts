@@ -4,4 +4,4 @@ import { changeShelf } from '../../db/shelf'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
 
-export default route(async event => changeShelf(db(), await readChecked(event, shelfChangeSchema)))
+export default route('PUT /api/shelf', async event => changeShelf(db(), await readChecked(event, shelfChangeSchema)))

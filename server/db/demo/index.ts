@@ -1,3 +1,4 @@
+import { must, nth } from '../../../core/sure'
 import { randomUUID } from 'node:crypto'
 import { addDays, formatISO, nextSaturday } from 'date-fns'
 import type { Knex } from 'knex'
@@ -16,24 +17,47 @@ export async function loadDemo(knex: Knex, now: Date): Promise<void> {
   if (await knex('pens').first('id')) return
   await fillShelf(knex)
   const blanks = await loadStock(knex, now)
-  await writeWorkshop(knex, { ...await readWorkshop(knex), celsius: 18.5, humidity: 62 })
+  const { celsius: _, humidity: __, ...workshop } = await readWorkshop(knex)
+  await writeWorkshop(knex, { ...workshop, air: { celsius: 18.5, humidity: 62 } })
   const due = formatISO(nextSaturday(addDays(now, 9)), { representation: 'date' })
   for (const { mark, name, fitting, material, blank, method = 'ca-thin-first', tool = 'skew', film = 'gloss', ...course } of orchardPens) {
-    const pen = await createPen(knex, { mark, name, reason: orchardReason, due, fitting, material, method, tool, film, blank: blank ? blanks.get(blank)! : null })
+    const pen = await createPen(knex, {
+      mark,
+      name,
+      reason: orchardReason,
+      due,
+      fitting,
+      material,
+      method,
+      tool,
+      film,
+      blank: blank ? must(blanks.get(blank), 'the demo names its own blanks') : null,
+    })
     const events = pastEvents(await readPlan(knex, pen), pen.id, course, now)
     if (events.length) await appendEvents(knex, events)
   }
 }
 
 /** The log of a pen that was worked as planned up to a step, ending so many minutes before now. */
-function pastEvents(plan: Plan, pen: string, { upTo, minutesAgo = 0, flaw }: Pick<DemoPen, 'upTo' | 'minutesAgo' | 'flaw'>, now: Date): BenchEvent[] {
+function pastEvents(
+  plan: Plan,
+  pen: string,
+  { upTo, minutesAgo = 0, flaw }: Pick<DemoPen, 'upTo' | 'minutesAgo' | 'flaw'>,
+  now: Date,
+): BenchEvent[] {
   if (!upTo) return []
   const steps = trace(plan).steps
   const last = upTo === 'coat.last' ? steps.findLastIndex(one => one.step.kind === 'coat') : steps.findIndex(one => one.step.id === upTo)
   if (last < 0) throw new Error(`The demo pen has no step ${upTo}.`)
-  const started = now.getTime() - minutesAgo * 60_000 - steps[last]!.ends * 1000
-  const entry = (seconds: number, barrels: BenchEvent['barrels'], what: Entry): BenchEvent =>
-    ({ ...what, id: randomUUID(), pen, barrels, device: 'demo', at: new Date(started + seconds * 1000).toISOString() })
+  const started = now.getTime() - minutesAgo * 60_000 - nth(steps, last).ends * 1000
+  const entry = (seconds: number, barrels: BenchEvent['barrels'], what: Entry): BenchEvent => ({
+    ...what,
+    id: randomUUID(),
+    pen,
+    barrels,
+    device: 'demo',
+    at: new Date(started + seconds * 1000).toISOString(),
+  })
 
   return steps.slice(0, last + 1).flatMap((one, index): BenchEvent[] => {
     const { id: step, barrels } = one.step

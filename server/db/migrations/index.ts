@@ -4,6 +4,7 @@ import * as stock from './0002-stock'
 import * as abrasives from './0003-abrasives'
 import * as finishes from './0004-finishes'
 import * as bench from './0005-bench'
+import * as changes from './0006-changes'
 
 interface Migration {
   name: string
@@ -17,6 +18,7 @@ const migrations: Migration[] = [
   { name: '0003-abrasives', ...abrasives },
   { name: '0004-finishes', ...finishes },
   { name: '0005-bench', ...bench },
+  { name: '0006-changes', ...changes },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

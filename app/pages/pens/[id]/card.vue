@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { barrelNames } from '#core/barrel'
 import { endsOf } from '#core/plan'
-import { formatSpan } from '#core/units'
+import { capital, formatSpan } from '#core/format'
 import { cautionsFor } from '#reference'
 
 /** Everything for the saw, the drill and the lathe on one page, to pin up beside them. */
@@ -9,10 +9,15 @@ const store = usePen()
 const { pen, plan, traced } = storeToRefs(store)
 const stock = useStock()
 const { units } = storeToRefs(useWorkshop())
-const ends = computed(() => traced.value ? endsOf(traced.value.size) : [])
+const ends = computed(() => (traced.value ? endsOf(traced.value.size) : []))
 const story = computed(() => stock.blank(pen.value?.blank ?? null)?.origin)
-const cautions = computed(() => [...new Set((plan.value?.steps ?? []).filter(step => ['cut', 'drill', 'tube', 'turn'].includes(step.kind)).flatMap(step => cautionsFor(step).map(one => one.short)))])
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+const cautions = computed(() => [
+  ...new Set(
+    (plan.value?.steps ?? [])
+      .filter(step => ['cut', 'drill', 'tube', 'turn'].includes(step.kind))
+      .flatMap(step => cautionsFor(step).map(one => one.short)),
+  ),
+])
 const wait = computed(() => traced.value?.steps.find(one => one.step.kind === 'square')?.wait?.length)
 const glue = computed(() => {
   const step = plan.value?.steps.find(one => one.kind === 'tube')
@@ -28,30 +33,104 @@ const print = () => window.print()
       <button type="button" class="key next" @click="print">Print this card</button>
     </p>
     <article class="paper" aria-label="Cut and drill card">
-      <header><PenTag :mark="pen.mark" size="head" /><div><h1>{{ pen.name }}</h1><p>{{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }}<template v-if="plan.inputs.blank">, from the blank “{{ plan.inputs.blank.name }}”</template></p></div></header>
-      <BarrelStick :stick="traced.stick" :mark="pen.mark" :colour="plan.inputs.material.colour" :section="traced.size.section.value" drilled label="The stick to scale: lengths, cuts in their order, witness mark, and from where it is drilled" />
+      <header>
+        <PenTag :mark="pen.mark" size="head" />
+        <div>
+          <h1>{{ pen.name }}</h1>
+          <p>
+            {{ plan.inputs.fitting.name }} ·
+            {{ plan.inputs.material.name }}<template v-if="plan.inputs.blank">, from the blank “{{ plan.inputs.blank.name }}”</template>
+          </p>
+        </div>
+      </header>
+      <BarrelStick
+        :stick="traced.stick" :mark="pen.mark" :colour="plan.inputs.material.colour" :section="traced.size.section.value" drilled
+        label="The stick to scale: lengths, cuts in their order, witness mark, and from where it is drilled"
+      />
       <h2>Cut</h2>
       <ol>
-        <li>Mark the line and <b>{{ pen.mark }}</b> {{ traced.stick.pieces.length > 1 ? `across the stick ${units.length(traced.stick.witness, 1)} from its tip end, on both sides of the cut to come` : 'at its tip end' }}.</li>
-        <li v-for="(cut, index) in traced.stick.cuts" :key="index">{{ cut.what === 'off' ? `Cut the pen’s stick off at ${units.length(cut.at, 1)}.` : `Cut it in two at ${units.length(cut.at, 1)}, through the mark.` }}</li>
+        <li>
+          Mark the line and <b>{{ pen.mark }}</b>
+          {{
+            traced.stick.pieces.length > 1
+              ? `across the stick ${units.length(traced.stick.witness, 1)} from its tip end, on both sides of the cut to come`
+              : 'at its tip end'
+          }}.
+        </li>
+        <li v-for="(cut, index) in traced.stick.cuts" :key="index">
+          {{
+            cut.what === 'off'
+              ? `Cut the pen’s stick off at ${units.length(cut.at, 1)}.`
+              : `Cut it in two at ${units.length(cut.at, 1)}, through the mark.`
+          }}
+        </li>
       </ol>
       <table>
-        <thead><tr><td /><th v-for="one in traced.size.barrels" :key="one.barrel.id" scope="col">{{ capital(barrelNames[one.barrel.id]) }}</th></tr></thead>
+        <thead>
+          <tr>
+            <td />
+            <th v-for="one in traced.size.barrels" :key="one.barrel.id" scope="col">{{ capital(barrelNames[one.barrel.id]) }}</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr><th scope="row">Cut length</th><td v-for="piece in traced.stick.pieces" :key="piece.barrel">{{ units.length(piece.length.value, 1) }}</td></tr>
-          <tr><th scope="row">Square, at least</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.section.side.value, 1) }}, {{ units.length(one.section.overCorners, 1) }} over the corners</td></tr>
-          <tr><th scope="row">Bit</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.drilling.bit.value) }}</td></tr>
-          <tr><th scope="row">Speed</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ one.drilling.slow.value }} to {{ one.drilling.fast.value }} rev/min</td></tr>
-          <tr><th scope="row">Depth, bites</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.drilling.depth.value, 1) }} in {{ one.drilling.bites }} bites, clear the bit after each</td></tr>
+          <tr>
+            <th scope="row">Cut length</th>
+            <td v-for="piece in traced.stick.pieces" :key="piece.barrel">{{ units.length(piece.length.value, 1) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">Square, at least</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">
+              {{ units.length(one.section.side.value, 1) }}, {{ units.length(one.section.overCorners, 1) }} over the corners
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">Bit</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.drilling.bit.value) }}</td>
+          </tr>
+          <tr>
+            <th scope="row">Speed</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">
+              {{ one.drilling.slow.value }} to {{ one.drilling.fast.value }} rev/min
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">Depth, bites</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">
+              {{ units.length(one.drilling.depth.value, 1) }} in {{ one.drilling.bites }} bites, clear the bit after each
+            </td>
+          </tr>
           <tr><th scope="row">From</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ one.drilling.from }}</td></tr>
-          <tr><th scope="row">Tube</th><td v-for="one in traced.size.barrels" :key="one.barrel.id">{{ units.length(one.barrel.tubeLength, 1) }}, {{ units.length(one.glue.play.value) }} of play</td></tr>
-          <tr><th scope="row">Turn to, tip end</th><td v-for="one in traced.size.barrels" :key="one.barrel.id"><b>{{ units.length(one.ends[0]!.own ?? one.ends[0]!.diameter.value) }}</b><template v-if="one.ends[0]!.bushing"> (bushing {{ units.length(one.ends[0]!.bushing.measured.value) }})</template></td></tr>
-          <tr><th scope="row">Turn to, clip end</th><td v-for="one in traced.size.barrels" :key="one.barrel.id"><b>{{ units.length(one.ends[1]!.own ?? one.ends[1]!.diameter.value) }}</b><template v-if="one.ends[1]!.bushing"> (bushing {{ units.length(one.ends[1]!.bushing.measured.value) }})</template></td></tr>
+          <tr>
+            <th scope="row">Tube</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">
+              {{ units.length(one.barrel.tubeLength, 1) }}, {{ units.length(one.glue.play.value) }} of play
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">Turn to, tip end</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">
+              <b>{{ units.length(one.ends[0]!.own ?? one.ends[0]!.diameter.value) }}</b>
+              <template v-if="one.ends[0]!.bushing"> (bushing {{ units.length(one.ends[0]!.bushing.measured.value) }})</template>
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">Turn to, clip end</th>
+            <td v-for="one in traced.size.barrels" :key="one.barrel.id">
+              <b>{{ units.length(one.ends[1]!.own ?? one.ends[1]!.diameter.value) }}</b>
+              <template v-if="one.ends[1]!.bushing"> (bushing {{ units.length(one.ends[1]!.bushing.measured.value) }})</template>
+            </td>
+          </tr>
         </tbody>
       </table>
-      <p>Glue: {{ glue }}<template v-if="wait">; square the ends after {{ formatSpan(wait.value) }} in this air</template>. Metal at the ends: {{ ends.map(end => units.length(end.metal.value)).join(' · ') }}.</p>
+      <p>
+        Glue: {{ glue }}<template v-if="wait">; square the ends after {{ formatSpan(wait.value) }} in this air</template>. Metal at the
+        ends: {{ ends.map(end => units.length(end.metal.value)).join(' · ') }}.
+      </p>
       <p v-if="story" class="story">{{ story }}</p>
-      <ul class="cautions"><li v-for="caution in cautions" :key="caution">◆ {{ caution }}</li><li>The product’s label, its safety data sheet and local rules stand above this card.</li></ul>
+      <ul class="cautions">
+        <li v-for="caution in cautions" :key="caution">◆ {{ caution }}</li>
+        <li>The product’s label, its safety data sheet and local rules stand above this card.</li>
+      </ul>
     </article>
   </div>
 </template>
@@ -59,7 +138,15 @@ const print = () => window.print()
 <style scoped>
 .card { display: grid; gap: 0.8rem; }
 .ways { display: flex; gap: 0.75rem; flex-wrap: wrap; }
-.paper { display: grid; gap: 0.8rem; padding: 1.4rem 1.6rem; max-width: 60rem; background: var(--surface); border: 1px solid var(--line); border-radius: 8px; }
+.paper {
+  display: grid;
+  gap: 0.8rem;
+  padding: 1.4rem 1.6rem;
+  max-width: 60rem;
+  background: var(--surface);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
 header { display: flex; gap: 1.1rem; align-items: center; }
 h1 { font-size: 1.6rem; }
 ol { list-style: decimal; padding-left: 1.4rem; }

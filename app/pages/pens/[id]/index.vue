@@ -1,7 +1,11 @@
 <script setup lang="ts">
+import { must } from '#core/sure'
 import { useLocalStorage } from '@vueuse/core'
 import type { BarrelId, End } from '#core/barrel'
-import { leastFilm, planBlank, planDifference, revisePlan, stepWords, type Method } from '#core/plan'
+import { settledSteps } from '#core/bench'
+import type { Method } from '#core/method'
+import { leastFilm, planDifference, planInputs, revisePlan, stepWords } from '#core/plan'
+import { isResin, planBlank } from '#core/shelf'
 import { materialOf, materials } from '#reference'
 
 const store = usePen()
@@ -17,8 +21,13 @@ const laddering = useLocalStorage('oxlip-ladder-open', false)
 const finishing = useLocalStorage('oxlip-finish-open', false)
 const size = useTemplateRef<{ setEnd: (barrel: BarrelId, end: End, diameter: number) => void }>('size')
 
-/** What the steps and their drawing follow from: while only the size is edited they stay as they stand, which keeps every edit within a frame. */
+/**
+ * What the steps and their drawing follow from: while only the size is edited they stay as they stand, which keeps every edit within a
+ * frame.
+ */
 const drawn = computed(() => [plan.value?.steps, state.value?.log.length, chosen.value, workshop.units])
+
+const shownPen = () => must(pen.value, 'the page is on the screen only once it is loaded')
 
 /** An end that was dragged on the strip; the panel that shows what it means opens with it. */
 async function turn({ barrel, end, diameter }: { barrel: BarrelId, end: End, diameter: number }) {
@@ -35,38 +44,51 @@ async function keepSize() {
   } catch (error) {
     const answer = refused(error)
     toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
-    if (answer.status === 409) await store.load(pen.value!.id)
+    if (answer.status === 409) await store.load(shownPen().id)
   }
 }
 
-/** What the plan would be with the shelf and the air as they are now. */
+/** What the plan would be with the shelf, the air, the method and the rates as they are now. */
 const changes = computed(() => {
-  if (!plan.value || !planned.value || !pen.value || !state.value || !workshop.shelf || !workshop.workshop || state.value.finished || draft.value) return []
-  const { celsius, humidity } = workshop.workshop
-  const done = new Set(state.value.steps.filter(one => one.status !== 'open').map(one => one.step.id))
-  const { fitting, material: wood, method, blank, sizing: own, tool, film } = pen.value
-  const [kept, cutFrom] = [stock.fitting(fitting), stock.blank(blank)]
-  const material = cutFrom ? materialOf(cutFrom) : blank ? plan.value.inputs.material : materials.find(row => row.id === wood)!
-  const { perEnd, kerf, wander, leastWall } = workshop.workshop
+  if (!planned.value || !state.value || state.value.finished || draft.value) return []
+  const now = inputsNow()
   // What mends put in is no difference: it would come again.
-  return planDifference(planned.value, revisePlan(planned.value, {
-    shelf: workshop.shelf, climate: { celsius, humidity },
-    ...(kept ? { fitting: kept.fitting } : {}), material, method: methods.method(method) ?? plan.value.inputs.method, builds: workshop.builds,
-    own: workshop.ownOf(material), wishes: { tool, film, ...own }, habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
-    ...(cutFrom ? { blank: planBlank(cutFrom) } : {}),
-  }, done))
+  return now ? planDifference(planned.value, revisePlan(planned.value, now, settledSteps(state.value))) : []
 })
+/** All that a plan of this pen would be made from now. */
+function inputsNow() {
+  if (!pen.value || !plan.value || !workshop.shelf || !workshop.workshop) return undefined
+  const { fitting, material, method, blank, sizing: own, tool, film } = pen.value
+  const { inputs } = plan.value
+  const cutFrom = stock.blank(blank)
+  const wood = blank ? inputs.material : (materials.find(row => row.id === material) ?? inputs.material)
+  return planInputs({
+    fitting: stock.fitting(fitting)?.fitting ?? inputs.fitting,
+    material: cutFrom ? materialOf(cutFrom) : wood,
+    method: methods.method(method) ?? inputs.method,
+    shelf: workshop.shelf,
+    wishes: { tool, film, ...own },
+    ...(cutFrom ? { blank: planBlank(cutFrom) } : inputs.blank && blank ? { blank: inputs.blank } : {}),
+    workshop: workshop.workshop,
+    taught: workshop.learnt,
+  })
+}
 
 /** Another method for this pen; the one before is one tap away. */
 async function use(method: Method) {
-  const before = plan.value!.inputs.method
+  const before = must(plan.value, 'the panel shows a plan').inputs.method
   try {
     await (method.id === before.id ? store.planAgain() : store.change({ method: method.id }))
-    toast.add({ title: `${method.name}. The plan follows.`, ...(method.id === before.id ? {} : { actions: [{ label: `Back to ${before.name}`, onClick: () => void store.change({ method: before.id }) }] }) })
+    toast.add({
+      title: `${method.name}. The plan follows.`,
+      ...(method.id === before.id
+        ? {}
+        : { actions: [{ label: `Back to ${before.name}`, onClick: () => void store.change({ method: before.id }) }] }),
+    })
   } catch (error) {
     const answer = refused(error)
     toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
-    if (answer.status === 409) await store.load(pen.value!.id)
+    if (answer.status === 409) await store.load(shownPen().id)
   }
 }
 const shownFor = computed(() => {
@@ -81,7 +103,7 @@ async function planAgain() {
   } catch (error) {
     const answer = refused(error)
     toast.add({ title: answer.message, color: 'error' })
-    if (answer.status === 409) await store.load(pen.value!.id)
+    if (answer.status === 409) await store.load(shownPen().id)
   }
 }
 </script>
@@ -89,7 +111,11 @@ async function planAgain() {
 <template>
   <div v-if="pen && plan && traced && state" class="plan">
     <PenHead :pen="pen" />
-    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" :ends="traced.ends" :measured="measured" :defects="state.defects" live size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" @turn="turn" />
+    <PenStrip
+      :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="isResin(plan.inputs.material)"
+      :shapes="plan.inputs.wishes.shapes" :ends="traced.ends" :measured="measured" :defects="state.defects" live size="head"
+      :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" @turn="turn"
+    />
     <div class="under">
       <p class="made quiet figures">
         {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
@@ -99,7 +125,9 @@ async function planAgain() {
         <button type="button" class="key small" :aria-expanded="finishing" @click="finishing = !finishing">Finish</button>
         <span v-if="draft" role="status">not kept yet</span>
       </p>
-      <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">{{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}</NuxtLink>
+      <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">
+        {{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}
+      </NuxtLink>
     </div>
     <PlanSize v-if="sizing" ref="size" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
     <PlanLadder v-if="laddering" v-model="draft" :plan="plan" :traced="traced" :pen="pen.id" :started="state.begun" @keep="keepSize" />
@@ -107,20 +135,31 @@ async function planAgain() {
     <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">
-      <p><b>Shelf or air have changed since this was planned.</b> A new plan would be {{ changes.join(', ') }}.<span v-if="state.begun"> What is done stays done.</span></p>
+      <p>
+        <b>Shelf or air have changed since this was planned.</b> A new plan would be
+        {{ changes.join(', ') }}.<span v-if="state.begun"> What is done stays done.</span>
+      </p>
       <button type="button" class="key" @click="planAgain">Plan again</button>
     </section>
     <div class="halves">
       <section aria-labelledby="steps">
         <h2 id="steps">Steps</h2>
-        <PlanSteps v-memo="[...drawn, plan.inputs.wishes.ends, chosen === 'turn' ? traced : null]" :plan="plan" :traced="traced" :state="state" :chosen="chosen" @choose="chosen = $event" />
+        <PlanSteps
+          v-memo="[...drawn, plan.inputs.wishes.ends, chosen === 'turn' ? traced : null]" :plan="plan" :traced="traced" :state="state"
+          :chosen="chosen" @choose="chosen = $event"
+        />
       </section>
       <section class="side" aria-labelledby="surface">
         <div class="beside"><h2 id="surface">What happens at the surface</h2></div>
-        <PlanSurface v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null" @choose="chosen = $event" />
+        <PlanSurface
+          v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null"
+          @choose="chosen = $event"
+        />
         <PlanTotals v-memo="drawn" :traced="traced" :begun="state.begun" />
         <div class="beside"><h2>Build section <span class="quiet after">{{ shownFor }}</span></h2></div>
-        <BuildSection v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour" />
+        <BuildSection
+          v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour"
+        />
       </section>
     </div>
     <PenChange v-model:open="changing" :pen="pen" :begun="state.begun" />

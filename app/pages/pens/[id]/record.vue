@@ -1,34 +1,46 @@
 <script setup lang="ts">
+import { isResin } from '#core/shelf'
+import { nth } from '#core/sure'
 import { format } from 'date-fns'
-import { record } from '#core/bench'
+import { record, type BenchEvent, type DefectState } from '#core/bench'
 import { barrelNames } from '#core/barrel'
 import { checksFor, stepWords, waitWords } from '#core/plan'
-import { formatSpan, parseSpan, UnitError } from '#core/units'
+import { formatSpan } from '#core/format'
+import { parseSpan, UnitError } from '#core/units'
 import { causes, defects as catalogue } from '#reference'
 
 const store = usePen()
-const { pen, plan, traced, state, events, elsewhere, measured } = storeToRefs(store)
+const { pen, plan, board, traced, state, elsewhere, measured } = storeToRefs(store)
 const stock = useStock()
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 const { now } = useClock()
 
-const told = computed(() => plan.value && record(plan.value, events.value, workshop.air, elsewhere.value))
-const rows = computed(() => told.value && plan.value && traced.value
-  ? told.value.rows.map((row, index) => ({ row, words: stepWords(plan.value!, traced.value!.steps[index]!, units.value, traced.value!) })).filter(({ row }) => row.status !== 'open')
-  : [])
+const told = computed(() => board.value && record(board.value.state, board.value.traced, workshop.air, elsewhere.value))
+const rows = computed(() => {
+  if (!told.value || !board.value) return []
+  const { state: { plan }, traced } = board.value
+  return told.value.rows
+    .map((row, index) => ({ row, words: stepWords(plan, nth(traced.steps, index), units.value, traced) }))
+    .filter(({ row }) => row.status !== 'open')
+})
 const waits = computed(() => {
-  const kept = rows.value.flatMap(({ row }) => row.wait ? [row.wait] : [])
+  const kept = rows.value.flatMap(({ row }) => (row.wait ? [row.wait] : []))
   return { all: kept.length, short: kept.filter(wait => wait.shortBy > 0).length }
 })
 const planned = computed(() => rows.value.reduce((sum, { row }) => sum + (row.status === 'done' ? row.planned : 0), 0))
 const takenBack = computed(() => state.value?.log.filter(entry => !entry.inForce && entry.event.kind !== 'undo') ?? [])
-const failed = computed(() => (told.value?.checks ?? []).filter(one => one.answer === 'no').map((one) => {
-  const step = plan.value!.steps.find(each => each.id === one.step)
-  const ask = step && checksFor(plan.value!, step, traced.value!, units.value).find(check => check.id === one.check)?.ask
-  return { step: one.step, ask: ask ?? one.check }
-}))
+const failed = computed(() => {
+  const noes = (told.value?.checks ?? []).filter(one => one.answer === 'no')
+  return noes.map(one => ({ step: one.step, ask: askOf(one) }))
+})
+function askOf({ step: id, check }: { step: string, check: string }): string {
+  if (!board.value) return check
+  const { state: { plan }, traced } = board.value
+  const step = plan.steps.find(each => each.id === id)
+  return (step && checksFor(plan, step, traced, units.value).find(one => one.id === check)?.ask) ?? check
+}
 /** A time that was measured wrong is put right here; what was measured stays in the log. */
 const editing = ref<string>()
 const typed = ref('')
@@ -54,19 +66,36 @@ function asMeasured(step: string) {
   editing.value = undefined
 }
 const photos = usePhotos()
+const UNTIMED = 'No time was measured: there was a pause, or nothing to measure from. The planned time is counted. Press to put it right.'
+/** What an entry that was taken back was about. */
+function aboutOf(event: BenchEvent): string {
+  if (event.kind === 'defect') return nameOf(event.payload.kind)
+  return 'step' in event.payload && event.payload.step ? stepTitle(event.payload.step) : entryWords(event)
+}
 const STATUS = { open: 'open', mending: 'being mended', mended: 'mended', left: 'left as it is' }
 const causeWords = (id: string) => causes.find(cause => cause.id === id)?.says.toLowerCase() ?? id
-const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)!.name
-const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === id)?.words.title ?? traced.value?.steps.find(one => one.step.id === id)?.step.kind ?? id
+function mendWords({ mends, judged }: DefectState): string {
+  const ways = mends.map(mend => mend.way + (mend.failed ? ' (did not hold)' : '')).join(', then ')
+  return `${ways ? `, ${ways}` : ''}${judged ? `. Cause: ${causeWords(judged)}` : ''}`
+}
+const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)?.name ?? kind
+const stepTitle = (id: string) =>
+  rows.value.find(({ row }) => row.step.id === id)?.words.title ?? traced.value?.steps.find(one => one.step.id === id)?.step.kind ?? id
 </script>
 
 <template>
   <div v-if="pen && plan && state && told" class="record figures">
     <PenHead :pen="pen" />
-    <PenStrip :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="plan.inputs.material.classes.includes('resin')" :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="head" :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`" />
+    <PenStrip
+      :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="isResin(plan.inputs.material)"
+      :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="head"
+      :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`"
+    />
 
     <section v-if="blank && (blank.origin || blank.photo)" class="story" aria-label="The wood">
-      <a v-if="blank.photo" :href="`/api/photos/${blank.photo}`" target="_blank" rel="noopener"><img :src="`/api/photos/${blank.photo}?size=small`" :alt="`${blank.name}, opens large`"></a>
+      <a v-if="blank.photo" :href="`/api/photos/${blank.photo}`" target="_blank" rel="noopener">
+        <img :src="`/api/photos/${blank.photo}?size=small`" :alt="`${blank.name}, opens large`">
+      </a>
       <p class="quiet">{{ blank.origin }}</p>
     </section>
     <section v-if="!rows.length" class="empty sheet">
@@ -89,7 +118,15 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
       </div>
       <div class="scrolls sheet">
         <table>
-          <thead><tr><th scope="col">Step</th><th scope="col">When</th><th scope="col" class="right">Hands on</th><th scope="col" class="right">Planned</th><th scope="col">Wait before it</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Step</th>
+              <th scope="col">When</th>
+              <th scope="col" class="right">Hands on</th>
+              <th scope="col" class="right">Planned</th>
+              <th scope="col">Wait before it</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="{ row, words } in rows" :key="row.step.id" :class="row.status">
               <th scope="row">{{ words.title }}</th>
@@ -97,16 +134,32 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
               <td class="right time">
                 <template v-if="row.status === 'skipped'">left out</template>
                 <form v-else-if="editing === row.step.id" novalidate @submit.prevent="putRight(row.step.id)">
-                  <UInput v-model="typed" size="md" :aria-label="`Hands on, ${words.title}`" autofocus @keydown.esc="editing = undefined" /><button type="submit" class="say">Keep</button><button v-if="row.timing === 'yours'" type="button" class="say" @click="asMeasured(row.step.id)">As measured</button>
+                  <UInput v-model="typed" size="md" :aria-label="`Hands on, ${words.title}`" autofocus @keydown.esc="editing = undefined" />
+                  <button type="submit" class="say">Keep</button>
+                  <button v-if="row.timing === 'yours'" type="button" class="say" @click="asMeasured(row.step.id)">As measured</button>
                   <span v-if="fault" class="harm" role="alert">{{ fault }}</span>
                 </form>
                 <template v-else>
-                  <button type="button" class="say" :title="row.timing === 'planned' ? 'No time was measured: there was a pause, or nothing to measure from. The planned time is counted. Press to put it right.' : 'Press to put it right'" @click="edit(row.step.id, row.handsOn!)">{{ formatSpan(row.handsOn!) }}</button>
-                  <span v-if="row.pause" class="quiet"> planned, paused {{ formatSpan(row.pause) }}</span><span v-else-if="row.timing === 'planned'" class="quiet"> planned</span><span v-else-if="row.timing === 'yours'" class="quiet"> yours</span>
+                  <button
+                    type="button" class="say"
+                    :title="row.timing === 'planned' ? UNTIMED : 'Press to put it right'"
+                    @click="edit(row.step.id, row.handsOn!)"
+                  >
+                    {{ formatSpan(row.handsOn!) }}
+                  </button>
+                  <span v-if="row.pause" class="quiet"> planned, paused {{ formatSpan(row.pause) }}</span>
+                  <span v-else-if="row.timing === 'planned'" class="quiet"> planned</span>
+                  <span v-else-if="row.timing === 'yours'" class="quiet"> yours</span>
                 </template>
               </td>
               <td class="right quiet">{{ formatSpan(row.planned) }}</td>
-              <td><template v-if="row.wait">{{ formatSpan(row.wait.seconds) }}, {{ waitWords[row.wait.purpose] }}: <span v-if="row.wait.shortBy" class="harm">◆ cut short by {{ formatSpan(row.wait.shortBy) }}</span><span v-else class="kept">kept</span></template></td>
+              <td>
+                <template v-if="row.wait">
+                  {{ formatSpan(row.wait.seconds) }}, {{ waitWords[row.wait.purpose] }}:
+                  <span v-if="row.wait.shortBy" class="harm">◆ cut short by {{ formatSpan(row.wait.shortBy) }}</span>
+                  <span v-else class="kept">kept</span>
+                </template>
+              </td>
             </tr>
           </tbody>
         </table>
@@ -115,17 +168,23 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
         <h2 id="defects">Defects</h2>
         <ul>
           <li v-for="defect in told.defects" :key="defect.id">
-            <b>{{ nameOf(defect.kind) }}</b>, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }}, {{ units.length(defect.fromTip, 1) }} from its tip end,
-            {{ clockTime(defect.at, now) }}: <b>{{ STATUS[defect.status] }}</b>
-            <template v-if="defect.mends.length">, {{ defect.mends.map(mend => mend.way + (mend.failed ? ' (did not hold)' : '')).join(', then ') }}</template>
-            <template v-if="defect.judged">. Cause: {{ causeWords(defect.judged) }}</template>
-            <a v-for="photo in defect.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener"><img :src="photos.urlOf(photo)" alt="The defect, opens large" class="shot"></a>
+            <b>{{ nameOf(defect.kind) }}</b>, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }},
+            {{ units.length(defect.fromTip, 1) }} from its tip end, {{ clockTime(defect.at, now) }}:
+            <b>{{ STATUS[defect.status] }}</b>{{ mendWords(defect) }}
+            <a v-for="photo in defect.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener">
+              <img :src="photos.urlOf(photo)" alt="The defect, opens large" class="shot">
+            </a>
           </li>
         </ul>
       </section>
       <section v-if="state.measured.length" aria-labelledby="measured">
         <h2 id="measured">Diameters measured</h2>
-        <ul><li v-for="one in state.measured" :key="one.id"><b>{{ units.length(one.diameter) }}</b>, {{ barrelNames[one.barrel] }}, {{ units.length(one.fromTip, 1) }} from its tip end, {{ clockTime(one.at, now) }}, {{ stepTitle(one.step).toLowerCase() }}</li></ul>
+        <ul>
+          <li v-for="one in state.measured" :key="one.id">
+            <b>{{ units.length(one.diameter) }}</b>, {{ barrelNames[one.barrel] }}, {{ units.length(one.fromTip, 1) }} from its tip end,
+            {{ clockTime(one.at, now) }}, {{ stepTitle(one.step).toLowerCase() }}
+          </li>
+        </ul>
       </section>
       <section v-if="failed.length" aria-labelledby="looked">
         <h2 id="looked">Looked at, and answered no</h2>
@@ -133,11 +192,20 @@ const stepTitle = (id: string) => rows.value.find(({ row }) => row.step.id === i
       </section>
       <section v-if="state.offPlan.length" aria-labelledby="off">
         <h2 id="off">Entered for an older plan</h2>
-        <ul class="quiet"><li v-for="event in state.offPlan" :key="event.id">{{ clockTime(event.at, now) }}, {{ event.kind }} {{ 'step' in event.payload ? event.payload.step : '' }}</li></ul>
+        <ul class="quiet">
+          <li v-for="event in state.offPlan" :key="event.id">
+            {{ clockTime(event.at, now) }}, {{ event.kind }} {{ 'step' in event.payload ? event.payload.step : '' }}
+          </li>
+        </ul>
       </section>
       <section v-if="takenBack.length" aria-labelledby="back">
         <h2 id="back">Taken back</h2>
-        <ul class="quiet"><li v-for="{ event } in takenBack" :key="event.id">{{ clockTime(event.at, now) }}, {{ event.kind === 'defect' ? nameOf(event.payload.kind) : 'step' in event.payload && event.payload.step ? stepTitle(event.payload.step) : event.kind }}</li></ul>
+        <ul class="quiet">
+          <li v-for="{ event } in takenBack" :key="event.id">
+            {{ clockTime(event.at, now) }},
+            {{ aboutOf(event) }}
+          </li>
+        </ul>
       </section>
     </template>
   </div>

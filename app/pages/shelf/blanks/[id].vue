@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { MaterialClass } from '#core/plan'
+import { must } from '#core/sure'
+import type { MaterialClass } from '#core/shelf'
 import { materials } from '#reference'
 import { blankSchema, errorsOf, type BlankInput, type FieldErrors } from '#schemas'
 
@@ -10,46 +11,96 @@ const toast = useToast()
 const { failed, loaded, again } = useLoad(async () => {
   if (!stock.blanks) await stock.load()
 })
-const id = computed(() => route.params.id === 'new' ? null : String(route.params.id))
+const id = computed(() => (route.params.id === 'new' ? null : String(route.params.id)))
 const kept = computed(() => stock.blank(id.value))
 useHead({ title: () => `${kept.value?.name ?? 'New blank'} · Oxlip` })
 
 const OWN = 'own'
 const UNKNOWN = 'unknown-blank'
 const CLASSES: { id: MaterialClass, name: string }[] = [
-  { id: 'close-grained', name: 'Close-grained' }, { id: 'open-pored', name: 'Open-pored' }, { id: 'oily', name: 'Oily' }, { id: 'bleeding', name: 'Bleeds colour' }, { id: 'soft', name: 'Soft, punky' },
-  { id: 'figured', name: 'Figured, burr' }, { id: 'hybrid', name: 'Wood and resin' }, { id: 'resin', name: 'Cast resin' }, { id: 'laminated', name: 'Laminated' },
+  { id: 'close-grained', name: 'Close-grained' },
+  { id: 'open-pored', name: 'Open-pored' },
+  { id: 'oily', name: 'Oily' },
+  { id: 'bleeding', name: 'Bleeds colour' },
+  { id: 'soft', name: 'Soft, punky' },
+  { id: 'figured', name: 'Figured, burr' },
+  { id: 'hybrid', name: 'Wood and resin' },
+  { id: 'resin', name: 'Cast resin' },
+  { id: 'laminated', name: 'Laminated' },
 ]
-const empty = (): Omit<BlankInput, 'version'> => ({ name: '', material: null, species: null, classes: [], origin: null, width: null, height: null, length: null, count: 1, damp: false, photo: null })
+const empty = (): Omit<BlankInput, 'version'> => ({
+  name: '',
+  material: null,
+  species: null,
+  classes: [],
+  origin: null,
+  width: null,
+  height: null,
+  length: null,
+  count: 1,
+  damp: false,
+  photo: null,
+})
 const form = reactive(empty())
 const what = ref<string>(UNKNOWN)
 
-watch(() => [loaded.value, kept.value?.version], () => {
-  if (!kept.value) return
-  const { id: _, version: __, readings: ___, ...rest } = kept.value
-  Object.assign(form, rest, { classes: rest.classes.length ? rest.classes : materials.find(row => row.id === rest.material)?.classes ?? [] })
-  what.value = rest.material ?? (rest.species ? OWN : UNKNOWN)
-}, { immediate: true })
+watch(
+  () => [loaded.value, kept.value?.version],
+  () => {
+    if (!kept.value) return
+    const { id: _, version: __, readings: ___, ...rest } = kept.value
+    Object.assign(form, rest, {
+      classes: rest.classes.length ? rest.classes : (materials.find(row => row.id === rest.material)?.classes ?? []),
+    })
+    what.value = rest.material ?? (rest.species ? OWN : UNKNOWN)
+  },
+  { immediate: true },
+)
 
-const kinds = [{ label: 'Not known', value: UNKNOWN }, { label: 'Another, by name', value: OWN }, ...materials.filter(row => row.id !== 'unknown').map(row => ({ label: row.name, value: row.id }))]
+const kinds = [
+  { label: 'Not known', value: UNKNOWN },
+  { label: 'Another, by name', value: OWN },
+  ...materials.filter(row => row.id !== 'unknown').map(row => ({ label: row.name, value: row.id })),
+]
 function chooseWhat(value: string) {
   what.value = value
   form.material = value === OWN || value === UNKNOWN ? null : value
   if (value !== OWN) form.species = null
-  form.classes = [...materials.find(row => row.id === value)?.classes ?? []]
-  if (!form.name && form.material) form.name = materials.find(row => row.id === value)!.name
+  form.classes = [...(materials.find(row => row.id === value)?.classes ?? [])]
+  if (!form.name && form.material) form.name = must(materials.find(row => row.id === value), 'it is chosen among these').name
 }
 function setClass(one: MaterialClass, on: boolean) {
   form.classes = on ? [...form.classes, one] : form.classes.filter(other => other !== one)
 }
-const wanted = computed((): BlankInput => ({ ...form, name: form.name.trim(), species: form.species?.trim() || null, origin: form.origin?.trim() || null, ...(kept.value ? { version: kept.value.version } : {}) }))
-const faults = computed(() => ({ ...errorsOf(blankSchema, wanted.value), ...(what.value === OWN && !wanted.value.species ? { species: 'Is missing: fill it in, or choose “Not known”.' } : {}) }))
-const { errors, trouble, tried, keep } = useKeeping(() => faults.value, async () => {
-  const one = await stock.keepBlank(id.value, wanted.value)
-  toast.add({ title: `${one.name}: kept.` })
-  if (!id.value) await navigateTo(`/shelf/blanks/${one.id}`)
-}, stock.load)
-const shown = computed(() => ({ ...errors.value, ...(tried.value ? faults.value : Object.fromEntries(Object.entries(faults.value).filter(([field]) => ['width', 'height', 'length'].includes(field)))) }) as FieldErrors)
+const wanted = computed((): BlankInput => ({
+  ...form,
+  name: form.name.trim(),
+  species: form.species?.trim() || null,
+  origin: form.origin?.trim() || null,
+  ...(kept.value ? { version: kept.value.version } : {}),
+}))
+const faults = computed(() => ({
+  ...errorsOf(blankSchema, wanted.value),
+  ...(what.value === OWN && !wanted.value.species ? { species: 'Is missing: fill it in, or choose “Not known”.' } : {}),
+}))
+const { errors, trouble, tried, keep } = useKeeping(
+  () => faults.value,
+  async () => {
+    const one = await stock.keepBlank(id.value, wanted.value)
+    toast.add({ title: `${one.name}: kept.` })
+    if (!id.value) await navigateTo(`/shelf/blanks/${one.id}`)
+  },
+  stock.load,
+)
+const shown = computed(
+  () =>
+    ({
+      ...errors.value,
+      ...(tried.value
+        ? faults.value
+        : Object.fromEntries(Object.entries(faults.value).filter(([field]) => ['width', 'height', 'length'].includes(field)))),
+    }) as FieldErrors,
+)
 
 async function drop() {
   const one = kept.value
@@ -58,7 +109,10 @@ async function drop() {
     await stock.dropBlank(one.id)
     await navigateTo('/shelf/blanks')
     const { id: blankId, readings: _, ...body } = one
-    toast.add({ title: `${one.name} is off the shelf.`, actions: [{ label: 'Put it back', onClick: () => void stock.keepBlank(blankId, body) }] })
+    toast.add({
+      title: `${one.name} is off the shelf.`,
+      actions: [{ label: 'Put it back', onClick: () => void stock.keepBlank(blankId, body) }],
+    })
   } catch (error) {
     trouble.value = refused(error).message
   }
@@ -73,21 +127,39 @@ async function drop() {
       <header><h1>{{ id ? form.name || 'Blank' : 'A new blank' }}</h1></header>
       <div class="halves">
         <div class="fields filled">
-          <UFormField class="wide" label="Name on the shelf" :error="shown.name ?? false" required><UInput v-model="form.name" size="xl" maxlength="80" autocomplete="off" /></UFormField>
-          <UFormField label="What it is" :error="shown.material ?? false"><USelect :model-value="what" size="xl" :items="kinds" @update:model-value="chooseWhat(String($event))" /></UFormField>
-          <UFormField v-if="what === OWN" label="Its name" :error="shown.species ?? false" required><UInput :model-value="form.species ?? ''" size="xl" maxlength="80" @update:model-value="form.species = String($event)" /></UFormField>
-          <UFormField label="How many" :error="shown.count ?? false"><UInputNumber v-model="form.count" size="xl" :min="0" :max="10000" /></UFormField>
+          <UFormField class="wide" label="Name on the shelf" :error="shown.name ?? false" required>
+            <UInput v-model="form.name" size="xl" maxlength="80" autocomplete="off" />
+          </UFormField>
+          <UFormField label="What it is" :error="shown.material ?? false">
+            <USelect :model-value="what" size="xl" :items="kinds" @update:model-value="chooseWhat(String($event))" />
+          </UFormField>
+          <UFormField v-if="what === OWN" label="Its name" :error="shown.species ?? false" required>
+            <UInput :model-value="form.species ?? ''" size="xl" maxlength="80" @update:model-value="form.species = String($event)" />
+          </UFormField>
+          <UFormField label="How many" :error="shown.count ?? false">
+            <UInputNumber v-model="form.count" size="xl" :min="0" :max="10000" />
+          </UFormField>
           <FieldMeasure v-model="form.width" label="Width" placeholder="not known" :error="shown.width" />
           <FieldMeasure v-model="form.height" label="Height" placeholder="not known" :error="shown.height" />
           <FieldMeasure v-model="form.length" label="Length" placeholder="not known" :error="shown.length" />
           <fieldset class="wide classes">
             <legend>How it behaves</legend>
-            <label v-for="one in CLASSES" :key="one.id"><input type="checkbox" :checked="form.classes.includes(one.id)" @change="setClass(one.id, ($event.target as HTMLInputElement).checked)">{{ one.name }}</label>
+            <label v-for="one in CLASSES" :key="one.id">
+              <input
+                type="checkbox" :checked="form.classes.includes(one.id)"
+                @change="setClass(one.id, ($event.target as HTMLInputElement).checked)"
+              >{{ one.name }}
+            </label>
             <label><input v-model="form.damp" type="checkbox">Came in damp, or nobody knows</label>
           </fieldset>
         </div>
         <div class="story filled">
-          <UFormField label="Where it comes from" :error="shown.origin ?? false"><UTextarea :model-value="form.origin ?? ''" size="xl" :rows="5" maxlength="4000" placeholder="Where the tree stood, who gave it, when it was cut" @update:model-value="form.origin = String($event)" /></UFormField>
+          <UFormField label="Where it comes from" :error="shown.origin ?? false">
+            <UTextarea
+              :model-value="form.origin ?? ''" size="xl" :rows="5" maxlength="4000"
+              placeholder="Where the tree stood, who gave it, when it was cut" @update:model-value="form.origin = String($event)"
+            />
+          </UFormField>
           <ShelfPhoto v-model="form.photo" />
         </div>
       </div>

@@ -6,11 +6,23 @@ const stock = useStock()
 const { units } = storeToRefs(useWorkshop())
 const { failed, loaded, again } = useLoad(stock.load)
 
-const rows = computed(() => (stock.blanks ?? []).map((blank) => {
-  const material = materialOf(blank)
-  const section = blank.width === null && blank.height === null ? 'thickness not known' : `${[blank.width, blank.height].filter(side => side !== null).map(side => units.value.length(side, 0)).join(' × ')}`
-  return { blank, material, size: `${section}, ${blank.length === null ? 'length not known' : `${units.value.length(blank.length, 0)} long`}` }
-}))
+const rows = computed(() =>
+  (stock.blanks ?? []).map((blank) => {
+    const material = materialOf(blank)
+    const section
+      = blank.width === null && blank.height === null
+        ? 'thickness not known'
+        : `${[blank.width, blank.height]
+          .filter(side => side !== null)
+          .map(side => units.value.length(side, 0))
+          .join(' × ')}`
+    return {
+      blank,
+      material,
+      size: `${section}, ${blank.length === null ? 'length not known' : `${units.value.length(blank.length, 0)} long`}`,
+    }
+  }),
+)
 </script>
 
 <template>
@@ -21,14 +33,19 @@ const rows = computed(() => (stock.blanks ?? []).map((blank) => {
       <p class="quiet">What is not known stays empty: a plan then says what it took for it. The story of the wood goes with the pen.</p>
       <NuxtLink class="key" to="/shelf/blanks/new">Add a blank</NuxtLink>
     </header>
-    <section v-if="!rows.length" class="sheet empty"><p>No blanks on the shelf yet. Add one and a plan checks its size, dries it if it is damp, and keeps its story.</p></section>
+    <section v-if="!rows.length" class="sheet empty">
+      <p>No blanks on the shelf yet. Add one and a plan checks its size, dries it if it is damp, and keeps its story.</p>
+    </section>
     <ul v-else>
       <li v-for="{ blank, material, size } in rows" :key="blank.id" class="sheet">
         <img v-if="blank.photo" :src="`/api/photos/${blank.photo}?size=small`" alt="" width="72" height="72">
         <span v-else class="chip" :style="{ background: material.colour }" aria-hidden="true" />
         <div>
           <h2><NuxtLink :to="`/shelf/blanks/${blank.id}`">{{ blank.name }}</NuxtLink></h2>
-          <p class="quiet"><b :class="{ harm: !blank.count }">{{ blank.count ? `${blank.count} there` : 'none left' }}</b> · {{ material.name }}<template v-if="material.classes.length">, {{ material.classes.join(', ') }}</template> · {{ size }}</p>
+          <p class="quiet">
+            <b :class="{ harm: !blank.count }">{{ blank.count ? `${blank.count} there` : 'none left' }}</b> ·
+            {{ material.name }}<template v-if="material.classes.length">, {{ material.classes.join(', ') }}</template> · {{ size }}
+          </p>
           <ShelfDryness :blank="blank" />
         </div>
       </li>

@@ -45,8 +45,15 @@ const SAYS = { 'there': 'bushings there', 'missing': 'no bushings', 'not known':
       <li v-for="one in stock.fittings" :key="one.fitting.id" class="sheet">
         <div class="words">
           <h2><NuxtLink :to="`/shelf/fittings/${one.fitting.id}`">{{ one.fitting.name }}</NuxtLink></h2>
-          <p class="quiet"><b :class="{ harm: !one.sets }">{{ one.sets ? `${one.sets} there` : 'none there' }}</b> · {{ SAYS[one.bushings] }} · bit {{ [...new Set(one.fitting.barrels.map(barrel => units.length(barrel.bit ?? one.fitting.bit, 1)))].join(' and ') }} · tube {{ one.fitting.barrels.map(barrel => units.length(barrel.tubeLength, 1)).join(' and ') }}</p>
-          <p class="do"><NuxtLink :to="`/shelf/fittings/${one.fitting.id}`">Edit</NuxtLink><NuxtLink :to="`/shelf/fittings/new?like=${one.fitting.id}`">Copy</NuxtLink></p>
+          <p class="quiet">
+            <b :class="{ harm: !one.sets }">{{ one.sets ? `${one.sets} there` : 'none there' }}</b> · {{ SAYS[one.bushings] }} · bit
+            {{ [...new Set(one.fitting.barrels.map(barrel => units.length(barrel.bit ?? one.fitting.bit, 1)))].join(' and ') }} · tube
+            {{ one.fitting.barrels.map(barrel => units.length(barrel.tubeLength, 1)).join(' and ') }}
+          </p>
+          <p class="do">
+            <NuxtLink :to="`/shelf/fittings/${one.fitting.id}`">Edit</NuxtLink>
+            <NuxtLink :to="`/shelf/fittings/new?like=${one.fitting.id}`">Copy</NuxtLink>
+          </p>
         </div>
         <PenStrip :fitting="one.fitting" colour="#b8a98c" size="work" :label="`${one.fitting.name}, to scale`" />
       </li>
@@ -57,9 +64,19 @@ const SAYS = { 'there': 'bushings there', 'missing': 'no bushings', 'not known':
       <ul>
         <li v-for="one in stock.bits" :key="one.diameter">
           <b>{{ units.length(one.diameter, 2) }}</b>
-          <button type="button" class="count" :aria-label="`One ${units.length(one.diameter)} bit less`" :disabled="!one.count" @click="count(one.diameter, one.count - 1)">−</button>
+          <button
+            type="button" class="count" :aria-label="`One ${units.length(one.diameter)} bit less`" :disabled="!one.count"
+            @click="count(one.diameter, one.count - 1)"
+          >
+            −
+          </button>
           <span :class="{ harm: !one.count }">{{ one.count }}</span>
-          <button type="button" class="count" :aria-label="`One ${units.length(one.diameter)} bit more`" @click="count(one.diameter, one.count + 1)">+</button>
+          <button
+            type="button" class="count" :aria-label="`One ${units.length(one.diameter)} bit more`"
+            @click="count(one.diameter, one.count + 1)"
+          >
+            +
+          </button>
           <button v-if="!one.count" type="button" class="forget" @click="count(one.diameter, 0, false)">forget</button>
         </li>
       </ul>
@@ -78,7 +95,13 @@ header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 1.2rem
 header p { flex: 1 1 20rem; }
 .empty { padding: 1rem 1.2rem; }
 .rows { display: grid; gap: 0.7rem; }
-.rows li { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 24rem); gap: 1.2rem; align-items: center; padding: 0.7rem 1.1rem; }
+.rows li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 24rem);
+  gap: 1.2rem;
+  align-items: center;
+  padding: 0.7rem 1.1rem;
+}
 .rows a { text-decoration: underline; text-decoration-color: var(--line); text-underline-offset: 4px; }
 .do { display: flex; gap: 1rem; }
 .do a { display: inline-grid; align-items: center; min-height: 32px; color: var(--leaf); }

@@ -3,7 +3,7 @@ import { db } from '../../../db/connection'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
 
-export default route(async (event) => {
+export default route('DELETE /api/blanks/:id', async (event) => {
   await dropBlank(db(), idParam(event))
   return {}
 })

@@ -5,4 +5,4 @@ import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
 
-export default route(async event => changeBlank(db(), idParam(event), await readChecked(event, blankSchema)))
+export default route('PUT /api/blanks/:id', async event => changeBlank(db(), idParam(event), await readChecked(event, blankSchema)))

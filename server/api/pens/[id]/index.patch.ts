@@ -5,4 +5,6 @@ import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
 
-export default route(async event => changePen(db(), idParam(event), await readChecked(event, penChangeSchema) as PenChange))
+export default route('PATCH /api/pens/:id', async event =>
+  changePen(db(), idParam(event), (await readChecked(event, penChangeSchema)) as PenChange),
+)

@@ -5,4 +5,6 @@ import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
 
-export default route(async event => replanPen(db(), idParam(event), (await readChecked(event, replanSchema)).version))
+export default route('POST /api/pens/:id/plan', async event =>
+  replanPen(db(), idParam(event), (await readChecked(event, replanSchema)).version),
+)

@@ -6,14 +6,18 @@ import { readPen } from '../../../db/pens'
 import { readPlan } from '../../../db/plans'
 import { savedRecord } from '../../../export/record'
 import { idParam } from '../../../http/params'
-import { route } from '../../../http/route'
+import { rawRoute } from '../../../http/route'
 
-export default route(async (event) => {
+export default rawRoute(async (event) => {
   const knex = db()
   const pen = await readPen(knex, idParam(event))
   setResponseHeaders(event, {
     'Content-Type': 'application/json; charset=utf-8',
     'Content-Disposition': `attachment; filename="oxlip-${pen.mark}.json"`,
   })
-  return JSON.stringify(savedRecord(pen, await readPlan(knex, pen), await eventsOf(knex, pen.id), await readAir(knex), await elsewhereOf(knex, pen.id)), null, 2)
+  return JSON.stringify(
+    savedRecord(pen, await readPlan(knex, pen), await eventsOf(knex, pen.id), await readAir(knex), await elsewhereOf(knex, pen.id)),
+    null,
+    2,
+  )
 })

@@ -3,4 +3,6 @@ import { db } from '../../../../db/connection'
 import { idParam } from '../../../../http/params'
 import { route } from '../../../../http/route'
 
-export default route(async event => dropReading(db(), idParam(event), idParam(event, 'reading')))
+export default route('DELETE /api/blanks/:id/readings/:reading', async event =>
+  dropReading(db(), idParam(event), idParam(event, 'reading')),
+)

@@ -5,4 +5,6 @@ import { readChecked } from '../../../../http/body'
 import { idParam } from '../../../../http/params'
 import { route } from '../../../../http/route'
 
-export default route(async event => addReading(db(), idParam(event), await readChecked(event, readingSchema)))
+export default route('POST /api/blanks/:id/readings', async event =>
+  addReading(db(), idParam(event), await readChecked(event, readingSchema)),
+)

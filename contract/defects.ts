@@ -1,0 +1,33 @@
+import type { Fitting } from '../core/barrel'
+import type { DefectState } from '../core/bench'
+import type { DefectKind, RepairWay } from '../core/defects'
+import type { StepKind } from '../core/plan'
+import type { Pen } from './pen'
+
+/** A defect with the pen it is on. */
+export interface ListedDefect extends Omit<DefectState, 'answers'> {
+  /** On which pen. */
+  pen: Pick<Pen, 'id' | 'mark' | 'name'>
+  /** Its fitting, to draw it. */
+  fitting: Fitting
+  /** Its material, to draw it. */
+  material: { id: string, name: string, colour: string, resin: boolean }
+  /** The kind of step it was found at; null when nothing was left to do. */
+  found: StepKind | null
+}
+
+/** What the shop's own defects tell. The demo's made-up ones do not count. */
+export interface DefectHistory {
+  /** How often each cause was judged, by kind of defect. */
+  causes: Partial<Record<DefectKind, Record<string, number>>>
+  /** How each way to mend went, by kind of defect. */
+  ways: { kind: DefectKind, way: RepairWay, worked: number, failed: number }[]
+}
+
+/** All defects over all pens, the latest first, and what they tell. */
+export interface AllDefects {
+  /** The defects. */
+  defects: ListedDefect[]
+  /** What they tell. */
+  history: DefectHistory
+}

@@ -1,0 +1,6 @@
+export type { AllDefects, DefectHistory, ListedDefect } from './defects'
+export { changedKinds, type Change, type ChangedKind, type Message } from './live'
+export type { ListedPen, Pen, StoredEvent, WholeBench, WholePen } from './pen'
+export type { Refusal } from './refusal'
+export type { AnswerOf, BodyOf, PictureRoute, RouteName } from './routes'
+export type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'

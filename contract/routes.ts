@@ -1,0 +1,85 @@
+import type { BenchEvent } from '../core/bench'
+import type { AirReading, Climate } from '../core/climate'
+import type { Method } from '../core/method'
+import type { Shelf } from '../core/shelf'
+import type {
+  BitChange,
+  BlankInput,
+  BottleChange,
+  MethodInput,
+  NewPen,
+  OwnAbrasive,
+  PenChange,
+  ReadingInput,
+  ShelfChange,
+  ShelfFittingInput,
+  Workshop,
+  WorkshopChange,
+} from '../schemas'
+import type { AllDefects } from './defects'
+import type { ListedPen, Pen, WholeBench, WholePen } from './pen'
+import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
+
+/** Which entries of a batch were new, and which were known already; by their ids. */
+export interface Appended {
+  /** Kept now. */
+  added: string[]
+  /** Kept before: sending twice changes nothing. */
+  known: string[]
+}
+
+type Nothing = Record<string, never>
+
+/**
+ * Every route that takes and answers JSON: what it is sent, and what it answers. The server's handlers and the app's calls are both
+ * checked against it. Pictures and exports stand apart.
+ */
+export interface Routes {
+  'GET /api/air': { answer: AirReading[] }
+  'POST /api/air': { body: Climate, answer: AirReading[] }
+  'GET /api/bench': { answer: WholeBench }
+  'GET /api/bits': { answer: ShelfBit[] }
+  'PUT /api/bits': { body: BitChange, answer: ShelfBit[] }
+  'GET /api/blanks': { answer: ShelfBlank[] }
+  'POST /api/blanks': { body: BlankInput, answer: ShelfBlank }
+  'PUT /api/blanks/:id': { body: BlankInput, answer: ShelfBlank }
+  'DELETE /api/blanks/:id': { answer: Nothing }
+  'POST /api/blanks/:id/readings': { body: ReadingInput, answer: ShelfBlank }
+  'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
+  'GET /api/defects': { answer: AllDefects }
+  'POST /api/events': { body: { events: readonly BenchEvent[], sentAt?: string }, answer: Appended }
+  'GET /api/fittings': { answer: ShelfFitting[] }
+  'POST /api/fittings': { body: ShelfFittingInput, answer: ShelfFitting }
+  'PUT /api/fittings/:id': { body: ShelfFittingInput, answer: ShelfFitting }
+  'DELETE /api/fittings/:id': { answer: Nothing }
+  'GET /api/health': { answer: { ok: boolean } }
+  'GET /api/learnt': { answer: WorkshopLearnt }
+  'GET /api/methods': { answer: Method[] }
+  'POST /api/methods': { body: { of: string, name: string }, answer: Method }
+  'GET /api/methods/:id': { answer: MethodVersion[] }
+  'PUT /api/methods/:id': { body: MethodInput & { version: number }, answer: Method }
+  'PATCH /api/methods/:id': { body: { gone: boolean }, answer: Nothing }
+  'GET /api/pens': { answer: ListedPen[] }
+  'POST /api/pens': { body: NewPen, answer: Pen }
+  'GET /api/pens/:id': { answer: WholePen }
+  'PATCH /api/pens/:id': { body: PenChange, answer: Pen }
+  'POST /api/pens/:id/plan': { body: { version: number }, answer: Pen }
+  'POST /api/photos': { picture: true, answer: PhotoRef }
+  'PUT /api/photos/:id': { picture: true, answer: PhotoRef }
+  'GET /api/shelf': { answer: Shelf }
+  'PUT /api/shelf': { body: ShelfChange, answer: Shelf }
+  'PUT /api/shelf/bottle': { body: BottleChange, answer: Shelf }
+  'POST /api/shelf/own': { body: OwnAbrasive, answer: Shelf }
+  'POST /api/shelf/usual': { answer: Shelf }
+  'GET /api/workshop': { answer: Workshop }
+  'PUT /api/workshop': { body: WorkshopChange, answer: Workshop }
+}
+
+/** A route by its method and path. */
+export type RouteName = keyof Routes
+/** What a route answers. */
+export type AnswerOf<R extends RouteName> = Routes[R]['answer']
+/** What a route is sent as JSON; nothing where it takes none. */
+export type BodyOf<R extends RouteName> = Routes[R] extends { body: infer Body } ? Body : undefined
+/** Routes that are sent the bytes of a picture instead. */
+export type PictureRoute = { [R in RouteName]: Routes[R] extends { picture: true } ? R : never }[RouteName]

@@ -1,0 +1,63 @@
+import type { Use } from '../core/bench'
+import type { Fitting } from '../core/barrel'
+import type { MoistureReading } from '../core/climate'
+import type { Method } from '../core/method'
+import type { Taught } from '../core/plan'
+import type { BlankInput } from '../schemas'
+import type { Pen } from './pen'
+
+/** Bits of one diameter on the shelf. */
+export interface ShelfBit {
+  /** mm. */
+  diameter: number
+  /** How many. */
+  count: number
+}
+
+/** A kind of blank on the shelf with what was measured of it. */
+export interface ShelfBlank extends Omit<BlankInput, 'version'> {
+  /** Its name in the tables. */
+  id: string
+  /** Counts up with every change. */
+  version: number
+  /** Weighings and meter readings, in the order of time. */
+  readings: (MoistureReading & { id: string })[]
+}
+
+/** A fitting on the shelf. */
+export interface ShelfFitting {
+  /** Its parts and sizes. */
+  fitting: Fitting
+  /** Counts up with every change. */
+  version: number
+  /** How many sets are there. */
+  sets: number
+  /** Whether its bushings are. */
+  bushings: 'there' | 'missing' | 'not known'
+}
+
+/** A picture that is kept. */
+export interface PhotoRef {
+  /** Its name in addresses. */
+  id: string
+  /** px of the large one. */
+  width: number
+  /** px of the large one. */
+  height: number
+}
+
+/** One version of a method. */
+export interface MethodVersion {
+  /** Its settings. */
+  method: Method
+  /** When it was made, ISO 8601. */
+  madeAt: string
+  /** The pens whose plans are of it now. */
+  pens: Pick<Pen, 'id' | 'mark' | 'name'>[]
+}
+
+/** What the log of all pens tells about this workshop. */
+export interface WorkshopLearnt extends Taught {
+  /** What coats took from the bottles. */
+  uses: Use[]
+}

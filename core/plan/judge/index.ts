@@ -1,0 +1,8 @@
+export { blankFaults, boreSpare } from './blank-fits'
+export { levellingWays, methodFigures, type MethodFigures } from './compare'
+export { planDifference } from './difference'
+export { gritAtWork, waysOnFrom } from './grit-at-work'
+export { ladderReasons, proposals, type LadderReasons, type Proposal } from './proposals'
+export { judgeReading, type DiameterReading } from './reading'
+export { reviewOf } from './review'
+export { judgeSpeed, stepSpeed } from './speeds'

@@ -1,5 +1,0 @@
-export { coatAsFilm } from './coats'
-export type { Family, Reason } from './family'
-export { layersFor, type Adjustment } from './layers'
-export { buildOf, productFor } from './products'
-export * from './suits'

@@ -1,0 +1,24 @@
+export { buildOf } from './builds'
+export { mendId, stepId, type MendId, type StepId } from './ids'
+export { planInputs, type PlanInputs, type Taught } from './inputs'
+export { stepNature } from './nature'
+export { coatCount, gateSince, stepsBefore, stripsAll, type Plan } from './plan'
+export {
+  cleanHows,
+  fixHows,
+  gateKinds,
+  isGrit,
+  isKind,
+  phases,
+  type CleanHow,
+  type CoatStep,
+  type FixHow,
+  type Gate,
+  type GritStep,
+  type Phase,
+  type Step,
+  type StepKind,
+  type StepOf,
+} from './step'
+export { depthOf, depthPart, depthRange, forgives, gritOverhead, leastFilm, mayLeave, sandSpeed, startMarks } from './targets'
+export { filmWishes, glueWishes, toolIds, type GlueWish, type Sizing, type Wishes } from './wishes'

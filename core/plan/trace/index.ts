@@ -1,0 +1,5 @@
+export { trace } from './course'
+export type { PlanTrace, StepTrace } from './plan-trace'
+export { shortages, volumeOfCoat } from './needs'
+export { endsOf, finishedAt, sizedBarrel, stations, type SizedBarrel, type SizedEnd } from './size'
+export { stepWaits } from './waits'

@@ -1,0 +1,44 @@
+import { latestIn, waitIn, type Climate } from '../../climate'
+import { given, type Figure, type Source } from '../../figures'
+import type { WaitPurpose } from '../../shelf'
+import { gateSince, type Plan, type Step, type StepId } from '../model'
+
+/** A wait before a step. */
+export interface StepWait {
+  /** The step it counts from. */
+  since: StepId
+  /** How long, s. */
+  length: Figure
+  /** By when at the latest, s from the same moment, where it must not be put off. */
+  latest?: Figure
+}
+
+const RESTS: Source = { mark: 'model', note: 'starting value; the label stands above it' }
+
+/**
+ * The waits before a step in this air: the label's figure where there is one, else the base wait of what it waits for. Empty where
+ * nothing is waited for; of several the one that ends last counts.
+ */
+export function stepWaits(plan: Plan, step: Step, climate: Climate, leftOut?: ReadonlySet<StepId>): StepWait[] {
+  const { gate } = step
+  return gate ? gateSince(plan, step, leftOut).flatMap(since => waitAfter(since, gate.purpose, climate) ?? []) : []
+}
+
+function waitAfter(since: Step, purpose: WaitPurpose, climate: Climate): StepWait | undefined {
+  if (since.kind === 'set aside') return { since: since.id, length: given('left alone in the warm', since.seconds, 's', RESTS) }
+  const product = 'product' in since ? since.product : null
+  const label = product?.label?.[purpose]
+  const base = label ?? product?.waits?.[purpose]
+  if (!product || !base) return undefined
+  const said = label ? ', by the label' : ''
+  const quick = 'accelerated' in since && since.accelerated ? base.accelerated : undefined
+  const name = `${product.name}, ${purpose}`
+  const figure = given(`${name}${quick === undefined ? '' : ', with accelerator'}${said}`, quick ?? base.plain, 's', base.source)
+  const setsBy = product.setsBy ?? 'warmth'
+  const latest = base.latest === undefined ? undefined : given(`${name}, at the latest${said}`, base.latest, 's', base.source)
+  return {
+    since: since.id,
+    length: waitIn(climate, figure, setsBy, `wait for ${purpose}`, { label: Boolean(label) }),
+    ...(latest ? { latest: latestIn(climate, latest, `latest for ${purpose}`) } : {}),
+  }
+}

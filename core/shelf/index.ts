@@ -1,0 +1,36 @@
+export { coarserThan, grainOf, levels, sandsWet, type ShelfAbrasive } from './abrasive'
+export { planBlank, thinnestSide, type Blank } from './blank'
+export {
+  bleeds,
+  closeGrained,
+  hasJoint,
+  hasResin,
+  isFigured,
+  isHybrid,
+  isOily,
+  isResin,
+  isSoft,
+  materialClasses,
+  openPored,
+  tears,
+  type Material,
+  type MaterialClass,
+} from './material'
+export {
+  coatRoles,
+  isCa,
+  isCoatProduct,
+  keepsUntil,
+  productRoles,
+  waitPurposes,
+  type BaseWait,
+  type Bottle,
+  type CaRole,
+  type CoatProduct,
+  type CoatRole,
+  type Product,
+  type ProductRole,
+  type WaitPurpose,
+} from './product'
+export { productFor, type Shelf } from './shelf'
+export { coarsestGrain, density, mediumOf, sandingClass, soakOnTop, type SandingClass } from './traits'

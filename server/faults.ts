@@ -1,0 +1,40 @@
+import type { FieldErrors } from '../schemas'
+
+/** What was asked for is not there. */
+export class NotFoundError extends Error {}
+
+/** Fields that are wrong for a reason only the database knows. */
+export class FieldsError extends Error {
+  constructor(readonly fields: FieldErrors) {
+    super('Some of it cannot be kept.')
+  }
+}
+
+/** Somebody changed the same thing first. */
+export class ConflictError extends Error {
+  /** `newer` is how it is now; `fields` what is wrong with each field, where that can be said. */
+  constructor(message: string, readonly newer: unknown, readonly fields: FieldErrors = {}) {
+    super(message)
+  }
+}
+
+/** The body is no body we take: too large, not JSON, or not sent as JSON. */
+export class BodyError extends Error {
+  constructor(readonly status: 400 | 413 | 415, message: string) {
+    super(message)
+  }
+}
+
+/** Something that we keep cannot be read: a fault of ours, for the log. */
+export class StoredError extends Error {
+  override readonly name = 'StoredError'
+}
+
+/** PostgreSQL's code for a value that must be unique and is there already. */
+const TAKEN = '23505'
+
+/** Whether the database refused a row because another bears the same value of this constraint. */
+export const isTaken = (error: unknown, constraint: string): boolean => {
+  const { code, constraint: broken } = error as { code?: string, constraint?: string }
+  return code === TAKEN && broken === constraint
+}
