@@ -10,6 +10,11 @@ const photos = usePhotos()
 const { dark } = useTheme()
 useHead({ htmlAttrs: { class: () => (dark.value ? 'dark' : '') } })
 
+const route = useRoute()
+const pen = usePen()
+/** A pen that stands on the screen is worked on, whatever else did not come: an evening does not end with the network. */
+const stands = computed(() => pen.pen !== undefined && pen.pen.id === route.params.id)
+
 const failed = ref<Refused>()
 async function begin() {
   try {
@@ -21,6 +26,12 @@ async function begin() {
     failed.value = refused(error)
   }
 }
+watch(
+  () => live.connected,
+  (is) => {
+    if (is && failed.value) void begin()
+  },
+)
 onMounted(() => {
   void begin()
   void outbox.open()
@@ -35,7 +46,7 @@ onMounted(() => {
   <UApp :toaster="{ position: 'bottom-right' }">
     <a class="skip" href="#main">To the content</a>
     <NuxtLayout>
-      <ShellTrouble v-if="failed" :refused="failed" @again="begin" />
+      <ShellTrouble v-if="failed && !stands" :refused="failed" @again="begin" />
       <NuxtPage v-else />
     </NuxtLayout>
   </UApp>

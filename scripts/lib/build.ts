@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { refuseFullDisk } from './disk'
 import { Plain, say } from './say'
 
-const SOURCES = ['app', 'core', 'reference', 'schemas', 'server', 'public', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = ['app', 'contract', 'core', 'devices', 'reference', 'schemas', 'server', 'public', 'nuxt.config.ts', 'package-lock.json']
 const SERVER = '.output/server/index.mjs'
 const STAMP = '.output/source-hash'
 

@@ -110,11 +110,19 @@ test('a pen is looked up by its mark, and what is not found says what to do', as
   expect(await page.locator('.rows li').count()).toBeGreaterThan(10)
 })
 
-test('when the server is away a page says so, and comes back with one key', async ({ page }) => {
+test('when the server is away a page says so, and comes back with one key, or by itself once it answers', async ({ page }) => {
   await page.route('**/api/**', route => route.abort())
   await page.goto('/')
   await expect(page.getByRole('alert')).toContainText('does not answer')
-  await page.unroute('**/api/**')
+  await page.route(/\/api\/(?!live)/, route => route.continue())
   await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
+
+  await page.unrouteAll()
+  await page.route('**/api/shelf', route => route.abort())
+  await page.route('**/api/live*', route => route.abort())
+  await page.reload()
+  await expect(page.getByRole('alert')).toContainText('does not answer')
+  await page.unrouteAll()
   await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
 })
