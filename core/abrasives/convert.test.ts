@@ -43,3 +43,11 @@ it('a pad with a colour and no number lies half way between two known ones, and 
   expect(betweenMarks('x', { scale: 'pad', mark: 3200 }, { scale: 'pad', mark: 1800 }).between).toEqual(['pad 1800', 'pad 3200'])
   expect(() => betweenMarks('x', { scale: 'P', mark: 220 }, { scale: 'CAMI', mark: 220 })).toThrow(RangeError)
 })
+
+it('beyond the coarsest and the finest of a scale by more than a step of 1.35 nothing comes near', () => {
+  const grains = Object.values(scaleTables.P.grains)
+  const [coarsest, finest] = [Math.max(...grains), Math.min(...grains)]
+  const isOutside = (grain: number) => nearestMark(grain, 'P').outside
+  expect([coarsest * 1.34, coarsest * 1.36, finest / 1.34, finest / 1.36].map(isOutside)).toEqual([false, true, false, true])
+  expect(nearestMark(coarsest * 1.2, 'P').ratio).toBeCloseTo(1.2, 10)
+})

@@ -40,6 +40,48 @@ it('alone it is the only one; with nothing left there is none', () => {
   expect(nextPen([{ pen: 'X', pieces: [] }])).toBeUndefined()
 })
 
+describe('worked by hand', () => {
+  const [L, C]: [Job, Job] = [{ pen: 'L', pieces: [{ wait: 0, handsOn: 300 }] }, coat('C', 0, 2)]
+  // C first: 0 to 15, L to 315, and the last coat keeps nobody waiting. L first: C stands for 300 s.
+  it('what the coat first saves', () => {
+    expect([play([L, C], 'C').standing, play([L, C], 'L').standing]).toEqual([0, 300])
+    expect(nextPen([L, C])).toEqual({
+      pen: 'C',
+      in: 0,
+      why: { kind: 'short work, long wait', work: 15, wait: 75, saves: 300 },
+      order: ['C', 'L'],
+    })
+  })
+  // C first: 5 to 20, and T stands for 20 s. T first: C stands from 5 to 300.
+  it('what standing by for five seconds saves', () => {
+    const T: Job = { pen: 'T', pieces: [{ wait: 0, handsOn: 300 }, { wait: 600, handsOn: 20 }] }
+    expect(nextPen([T, coat('C', 5, 2)])).toMatchObject({ in: 5, why: { kind: 'soon', in: 5, saves: 275 } })
+  })
+  // C first: 0 to 15, five seconds past what must begin by 10, which count ten times. O first: C stands for 30 s.
+  it('what stands past its latest time', () => {
+    const O: Job = { pen: 'O', pieces: [{ wait: 0, handsOn: 30, latest: 10 }] }
+    expect([play([C, O], 'C').standing, play([C, O], 'O').standing]).toEqual([50, 30])
+    const inTime: Job = { pen: 'O', pieces: [{ wait: 0, handsOn: 30, latest: 15 }] }
+    expect(play([C, inTime], 'C').standing).toBe(0)
+    expect(nextPen([{ pen: 'O', pieces: [{ wait: 0, handsOn: 30, latest: -4 }] }])!.why).toEqual({ kind: 'must', within: 0 })
+    expect(nextPen([{ pen: 'O', pieces: [{ wait: 5, handsOn: 30, latest: 10 }] }])!.why).toEqual({ kind: 'only' })
+  })
+  it('of two that are as good the one with less to do, then the first by its name', () => {
+    expect(nextPen([ladder('A', 5), ladder('B', 2)])).toMatchObject({ pen: 'B', why: { kind: 'last hand' } })
+    for (const jobs of [[coat('B', 0, 3), coat('A', 0, 3)], [coat('A', 0, 3), coat('B', 0, 3)]])
+      expect(nextPen(jobs)).toMatchObject({ pen: 'A', why: { kind: 'as good as any' } })
+  })
+  // The wait that is told is the next one, with the work before it; the one before the first piece is told as standing by.
+  it('the work up to the next wait', () => {
+    const two: Job = { pen: 'D', pieces: [{ wait: 0, handsOn: 20 }, { wait: 0, handsOn: 30 }, { wait: 60, handsOn: 5 }, { wait: 90, handsOn: 5 }] }
+    expect(nextPen([two, L])!.why).toMatchObject({ work: 50, wait: 60, saves: 300 })
+  })
+  it('a saving of less than five seconds is none', () => {
+    const short = (handsOn: number): Job => ({ pen: 'L', pieces: [{ wait: 0, handsOn }] })
+    expect([5, 4.9].map(handsOn => nextPen([short(handsOn), C])!.why.kind)).toEqual(['short work, long wait', 'as good as any'])
+  })
+})
+
 /** The least standing of all ways to interleave the jobs, tried one and all: the same reckoning as the game, without its rule. */
 function least(jobs: readonly Job[]): number {
   const go = (now: number, state: readonly { at: number, ready: number }[]): number => {

@@ -54,6 +54,11 @@ it('with rungs insisted on and refused it equals brute force over all subsets (p
   )
 })
 
+it('what must be in the ladder and is not on the shelf leaves none', () => {
+  expect(bestLadders(problem([60, 30, 20]))).toHaveLength(1)
+  expect(bestLadders(problem([60, 30, 20], { insist: ['40'] }))).toEqual([])
+})
+
 it('no step of the best ladder is worth less than nothing, and no missing one would make it quicker (property)', () => {
   fc.assert(
     fc.property(shelf, (grains) => {

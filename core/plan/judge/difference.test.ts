@@ -32,6 +32,20 @@ describe('what another plan would change', () => {
     expect(other(base, plan({ climate: { celsius: 22, humidity: 55 } }))).toBe(false)
     const sealed = { ...base, steps: base.steps.map(step => (step.kind === 'polish' ? { ...step, id: 'polish.again' } : step)) }
     expect(other(base, sealed)).toBe(true)
+    // One thing of one step each: another bottle, with or without accelerator, another way of cleaning or gluing.
+    const changed = (is: (step: (typeof base.steps)[number]) => boolean, how: object) => ({
+      ...base,
+      steps: base.steps.map(step => (is(step) ? ({ ...step, ...how } as typeof step) : step)),
+    })
+    const coat = base.steps.find(step => step.kind === 'coat')!
+    const medium = { ...coat.product, id: 'medium-ca' }
+    expect(other(base, changed(step => step.id === coat.id, { product: medium }))).toBe(true)
+    expect(other(base, changed(step => step.id === coat.id, { accelerated: !coat.accelerated }))).toBe(true)
+    expect(other(base, changed(step => step.id === coat.id, { id: 'coat.other' }))).toBe(false)
+    expect(other(base, changed(step => step.kind === 'clean', { how: 'alcohol' }))).toBe(true)
+    expect(other(base, changed(step => step.kind === 'tube', { accelerated: true }))).toBe(true)
+    expect(other(base, changed(step => step.kind === 'tube', { product: { id: 'another-glue' } }))).toBe(true)
+    expect(other(base, changed(step => step.kind === 'turn', { apart: true }))).toBe(false)
   })
 })
 

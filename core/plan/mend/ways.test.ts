@@ -32,6 +32,7 @@ it.each<[string, Plan, DefectKind, RepairWay, string, number, string]>([
   ['and of the grits used so far while sanding', staged, 'ring scratches', 'back in the ladder', 'sand.P-600', 1, 'sand:P-220, sand:P-320'],
   ['heat checks: two grits back', staged, 'heat checks', 'back in the ladder', 'clean', 2, 'sand:P-220, sand:P-320, sand:P-600'],
   ['or as many as there were', staged, 'heat checks', 'back in the ladder', 'sand.P-320', 2, 'sand:P-220'],
+  ['with nothing coarser used yet, what the shelf has', staged, 'heat checks', 'back in the ladder', 'sand.P-220', 2, 'sand:P-180'],
   ['oval: turned true again, and sanded', staged, 'oval', 'true it', 'sand.P-320', 1, 'turn*, sand:P-220*'],
   ['ridges between coats', staged, 'ridges', 'level out', 'coat.5', 5, 'level:P-800<level, coat'],
   ['with a coarser grit', staged, 'ridges', 'level coarser', 'coat.5', 5, 'level:P-600<level, coat'],

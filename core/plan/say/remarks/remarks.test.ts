@@ -1,6 +1,6 @@
-import { inputs, planFor, without } from '../../../../tests/support/inputs'
+import { inputs, methodOf, planFor, without } from '../../../../tests/support/inputs'
 import type { Shelf } from '../../../shelf'
-import type { PlanInputs } from '../../model'
+import { leastFilm, type PlanInputs } from '../../model'
 import { makePlan } from '../../make'
 import { remarks } from './remarks'
 import { trace } from '../../trace'
@@ -76,4 +76,22 @@ it('says when a jump had to be lifted, and between which', () => {
     abrasives: planFor().inputs.shelf.abrasives.filter(row => ['P-220', 'P-600'].includes(row.id) || row.scale === 'pad'),
   }
   expect(says(of({ shelf: gappy }))).toMatch(/jump of 2\.\d/)
+})
+
+it.each(['ca-thin-first', 'spray-lacquer', 'hard-wax'])('says that a film is too thin exactly where it is, and what helps: %s', (id) => {
+  const method = methodOf(id)
+  const found = [10, 60, 110, 160, 300].map((depth) => {
+    const plan = makePlan(inputs('apple', 'click-8', { method, wishes: { tool: 'skew', film: 'gloss', depth } }))
+    const traced = trace(plan)
+    const [sure, wanted] = [traced.filmThinnest.value, leastFilm(plan.inputs).value]
+    const remark = remarks(plan, traced).find(one => /of film is sure/.test(one.says))
+    if (id !== 'hard-wax' && sure < wanted) {
+      expect(remark!.says).toBe(`Only ${sure.toFixed(0)} µm of film is sure at the thinnest place; ${wanted.toFixed(0)} µm is wanted.`)
+      expect(remark!.remedy).toMatch(id === 'spray-lacquer' ? /^Allow more coats in the method/ : /^Add coats, or level with a finer grit/)
+      expect(remark!.weight).toBe('gap')
+    } else expect(remark).toBeUndefined()
+    return Boolean(remark)
+  })
+  // Of a method without a film nothing is said; of the others of the greatest wish at least, and of the smallest nothing.
+  expect([found.at(0), found.at(-1)]).toEqual([false, id !== 'hard-wax'])
 })
