@@ -73,8 +73,8 @@ describe('worked by hand', () => {
   })
   // The wait that is told is the next one, with the work before it; the one before the first piece is told as standing by.
   it('the work up to the next wait', () => {
-    const two: Job = { pen: 'D', pieces: [{ wait: 0, handsOn: 20 }, { wait: 0, handsOn: 30 }, { wait: 60, handsOn: 5 }, { wait: 90, handsOn: 5 }] }
-    expect(nextPen([two, L])!.why).toMatchObject({ work: 50, wait: 60, saves: 300 })
+    const pieces = [{ wait: 0, handsOn: 20 }, { wait: 0, handsOn: 30 }, { wait: 60, handsOn: 5 }, { wait: 90, handsOn: 5 }]
+    expect(nextPen([{ pen: 'D', pieces }, L])!.why).toMatchObject({ work: 50, wait: 60, saves: 300 })
   })
   it('a saving of less than five seconds is none', () => {
     const short = (handsOn: number): Job => ({ pen: 'L', pieces: [{ wait: 0, handsOn }] })
