@@ -1,7 +1,7 @@
 import { nth } from '../core/sure'
 import { randomUUID } from 'node:crypto'
 import { connect } from '../server/db/connection'
-import type { ListedPen } from '../contract'
+import type { PenPage } from '../contract'
 import { buildIfNeeded } from '../scripts/lib/build'
 import { say } from '../scripts/lib/say'
 import { startStand } from '../scripts/lib/stand'
@@ -18,7 +18,7 @@ export async function appendBench(): Promise<void> {
   await buildIfNeeded()
   const stand = await startStand()
   try {
-    const pens = ((await (await fetch(`${stand.address}/api/pens`)).json()) as ListedPen[]).map(one => one.pen.id)
+    const pens = ((await (await fetch(`${stand.address}/api/pens`)).json()) as PenPage).pens.map(one => one.pen.id)
     const until = Date.now() + SECONDS * 1000
     const [times, sent]: [number[], string[]] = [[], []]
     let refused = 0

@@ -24,10 +24,10 @@ export interface DefectHistory {
   ways: { kind: DefectKind, way: RepairWay, worked: number, failed: number }[]
 }
 
-/** All defects over all pens, the latest first, and what they tell. */
-export interface AllDefects {
-  /** The defects. */
+/** One page of the defects over all pens, the latest first. */
+export interface DefectPage {
+  /** Its rows. */
   defects: ListedDefect[]
-  /** What they tell. */
-  history: DefectHistory
+  /** Where the next page begins, to be handed back as `after`; null at the end. */
+  next: string | null
 }

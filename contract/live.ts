@@ -1,4 +1,4 @@
-import type { StoredEvent } from './pen'
+import type { ListedPen, StoredEvent } from './pen'
 
 /**
  * Kinds of things besides entries that screens hold: a change of one is numbered, so that a screen that was away asks for what it
@@ -20,7 +20,7 @@ export interface Change {
 export type Message
   /** A sign of life, with the time here. */
   = | { kind: 'pulse', now: string }
-  /** What came in, in the order of the numbers. */
-    | { kind: 'entries', entries: StoredEvent[] }
-  /** What else was changed, and the number up to which that is told. */
-    | { kind: 'changes', upTo: number, changes: Change[] }
+  /** What came in, in the order of the numbers, and the rows of its pens as they are now. */
+    | { kind: 'entries', entries: StoredEvent[], rows: ListedPen[] }
+  /** What else was changed, the number up to which that is told, and the rows of pens that were. */
+    | { kind: 'changes', upTo: number, changes: Change[], rows: ListedPen[] }

@@ -73,3 +73,23 @@ export interface ListedPen {
   /** What follows from its plan and its log. */
   summary: PenSummary
 }
+
+/** One page of a list of pens. */
+export interface PenPage {
+  /** Its rows, in the order that was asked for. */
+  pens: ListedPen[]
+  /** Where the next page begins, to be handed back as `after`; null at the end. */
+  next: string | null
+}
+
+/** The day that is due first. */
+export interface DueDay {
+  /** YYYY-MM-DD. */
+  day: string
+  /** For whom or why; null when nobody said. */
+  reason: string | null
+  /** Pens of that day that are not finished. */
+  open: number
+  /** All pens of that day. */
+  all: number
+}

@@ -6,18 +6,20 @@ import type {
   BitChange,
   BlankInput,
   BottleChange,
+  DefectQuery,
   MethodInput,
   NewPen,
   OwnAbrasive,
   PenChange,
+  PenQuery,
   ReadingInput,
   ShelfChange,
   ShelfFittingInput,
   Workshop,
   WorkshopChange,
 } from '../schemas'
-import type { AllDefects } from './defects'
-import type { ListedPen, Pen, WholeBench, WholePen } from './pen'
+import type { DefectHistory, DefectPage } from './defects'
+import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
 
 /** Which entries of a batch were new, and which were known already; by their ids. */
@@ -46,7 +48,8 @@ export interface Routes {
   'DELETE /api/blanks/:id': { answer: Nothing }
   'POST /api/blanks/:id/readings': { body: ReadingInput, answer: ShelfBlank }
   'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
-  'GET /api/defects': { answer: AllDefects }
+  'GET /api/defects': { query: DefectQuery, answer: DefectPage }
+  'GET /api/defects/history': { answer: DefectHistory }
   'POST /api/events': { body: { events: readonly BenchEvent[], sentAt?: string }, answer: Appended }
   'GET /api/fittings': { answer: ShelfFitting[] }
   'POST /api/fittings': { body: ShelfFittingInput, answer: ShelfFitting }
@@ -59,7 +62,9 @@ export interface Routes {
   'GET /api/methods/:id': { answer: MethodVersion[] }
   'PUT /api/methods/:id': { body: MethodInput & { version: number }, answer: Method }
   'PATCH /api/methods/:id': { body: { gone: boolean }, answer: Nothing }
-  'GET /api/pens': { answer: ListedPen[] }
+  'GET /api/pens': { query: PenQuery, answer: PenPage }
+  'GET /api/pens/due': { answer: { due: DueDay | null } }
+  'GET /api/pens/mark': { answer: { free: string } }
   'POST /api/pens': { body: NewPen, answer: Pen }
   'GET /api/pens/:id': { answer: WholePen }
   'PATCH /api/pens/:id': { body: PenChange, answer: Pen }
@@ -81,5 +86,7 @@ export type RouteName = keyof Routes
 export type AnswerOf<R extends RouteName> = Routes[R]['answer']
 /** What a route is sent as JSON; nothing where it takes none. */
 export type BodyOf<R extends RouteName> = Routes[R] extends { body: infer Body } ? Body : undefined
+/** What a route is asked with in its address; nothing where it takes none. */
+export type QueryOf<R extends RouteName> = Routes[R] extends { query: infer Query } ? Query : undefined
 /** Routes that are sent the bytes of a picture instead. */
 export type PictureRoute = { [R in RouteName]: Routes[R] extends { picture: true } ? R : never }[RouteName]

@@ -1,4 +1,3 @@
-import type { Use } from '../core/bench'
 import type { Fitting } from '../core/barrel'
 import type { MoistureReading } from '../core/climate'
 import type { Method } from '../core/method'
@@ -57,7 +56,4 @@ export interface MethodVersion {
 }
 
 /** What the log of all pens tells about this workshop. */
-export interface WorkshopLearnt extends Taught {
-  /** What coats took from the bottles. */
-  uses: Use[]
-}
+export type WorkshopLearnt = Taught

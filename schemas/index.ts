@@ -3,7 +3,17 @@ export { errorsOf, fieldErrors, type FieldErrors } from './errors'
 export { asBenchEvent, eventBatchSchema } from './event'
 export { shelfFittingSchema, type ShelfFittingInput } from './fitting'
 export { awaySchema, methodChangeSchema, methodCopySchema, methodSchema, type MethodInput } from './method'
-export { newPenSchema, penChangeSchema, replanSchema, type NewPen, type PenChange } from './pen'
+export {
+  defectQuerySchema,
+  newPenSchema,
+  penChangeSchema,
+  penQuerySchema,
+  replanSchema,
+  type DefectQuery,
+  type NewPen,
+  type PenChange,
+  type PenQuery,
+} from './pen'
 export { asPlan } from './plan'
 export {
   airReadingSchema,

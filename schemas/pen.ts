@@ -1,4 +1,5 @@
 import { array, boolean, lazy, mixed, number, type InferType } from 'yup'
+import { defectKinds } from '../core/defects'
 import { filmWishes, glueWishes, toolIds, type Sizing } from '../core/plan'
 import { materials } from '../reference'
 import { day, exact, line, perhaps, uuid, word } from './common'
@@ -106,3 +107,29 @@ export type PenChange = Omit<InferType<typeof penChangeSchema>, 'sizing'> & { si
 
 /** Plan again with what is on the shelf and in the air now: the version that was seen. */
 export const replanSchema = exact({ version: number().integer().min(1).required() })
+
+/** Which pens a list shows, and from where on. */
+export const penQuerySchema = exact({
+  stage: word('planned', 'in work', 'finished'),
+  material: line(60),
+  fitting: line(60),
+  method: line(60),
+  due: day(),
+  defects: word('open'),
+  text: line(80),
+  sort: word('recent', 'marks', 'due'),
+  after: line(300),
+  limit: number().integer().min(1, 'Should lie between 1 and 200.').max(200, 'Should lie between 1 and 200.'),
+})
+export type PenQuery = InferType<typeof penQuerySchema>
+
+/** Which defects a list shows, and from where on. */
+export const defectQuerySchema = exact({
+  kind: word(...defectKinds),
+  material: line(60),
+  status: word('open', 'mending', 'mended', 'left'),
+  cause: line(60),
+  after: line(300),
+  limit: number().integer().min(1, 'Should lie between 1 and 200.').max(200, 'Should lie between 1 and 200.'),
+})
+export type DefectQuery = InferType<typeof defectQuerySchema>

@@ -29,12 +29,3 @@ export class BodyError extends Error {
 export class StoredError extends Error {
   override readonly name = 'StoredError'
 }
-
-/** PostgreSQL's code for a value that must be unique and is there already. */
-const TAKEN = '23505'
-
-/** Whether the database refused a row because another bears the same value of this constraint. */
-export const isTaken = (error: unknown, constraint: string): boolean => {
-  const { code, constraint: broken } = error as { code?: string, constraint?: string }
-  return code === TAKEN && broken === constraint
-}

@@ -6,25 +6,12 @@ import type { ListedPen } from '#contract'
 /** What comes next is worked out anew when an entry comes in or a wait ends, and at least so often, ms. */
 const REFRESHED = 15_000
 
-/**
- * The pens as the bench sees them at this moment: what is free, what waits and until when, what has not been begun, what is finished;
- * and which one to take up next, and why.
- */
+/** The pens in work at this moment: what is free, what waits and until when; and which one to take up next, and why. */
 export function useBench() {
-  const store = usePens()
   const bench = useBenchPens()
   const { now } = useClock()
-  /** What is known here of a pen is truer than the list: it has what is not sent yet. */
-  const all = computed((): ListedPen[] => {
-    const listed = new Map((store.pens ?? []).map(one => [one.pen.id, one]))
-    for (const { pen, summary } of bench.inWork) listed.set(pen.id, { pen, summary })
-    return [...listed.values()].map((one) => {
-      const board = bench.kept.has(one.pen.id) ? bench.boardOf(one.pen.id) : undefined
-      return board ? { pen: board.pen, summary: board.summary } : one
-    })
-  })
   const waits = (one: ListedPen) => one.summary.wait && new Date(one.summary.wait.until) > now.value
-  const inWork = computed(() => all.value.filter(one => one.summary.stage === 'in work'))
+  const inWork = computed((): ListedPen[] => bench.inWork.map(({ pen, summary }) => ({ pen, summary })))
   const until = ({ summary: { wait } }: ListedPen) => wait?.until ?? ''
   const waiting = computed(() => inWork.value.filter(waits).sort((a, b) => until(a).localeCompare(until(b))))
 
@@ -50,15 +37,12 @@ export function useBench() {
     ),
   )
   return {
-    all,
     free,
     waiting,
     bands,
     inWork,
     next,
     why: computed(() => next.value && whyWords(next.value.why)),
-    planned: computed(() => all.value.filter(one => one.summary.stage === 'planned')),
-    finished: computed(() => all.value.filter(one => one.summary.stage === 'finished')),
   }
 }
 

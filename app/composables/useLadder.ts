@@ -1,4 +1,3 @@
-import type { ListedPen } from '#contract'
 import { must, nth } from '#core/sure'
 import { micrometres, formatSpan } from '#core/format'
 import { AbrasiveError, abrasiveName, grainSize, typedLadder } from '#core/abrasives'
@@ -190,19 +189,17 @@ export function useLadder(props: LadderProps, sizing: Ref<Sizing | undefined>) {
   }
 }
 
+/** So many of the pens of a wood are looked through, the latest first, for one that was sanded. */
+const MOST_LOOKED = 20
+
 /** What was sanded last on the same wood, as far as the shelf still has it. */
 export function useLastLadder(props: LadderProps) {
-  const pens = usePens()
   const isThere = (id: string) => props.plan.inputs.shelf.abrasives.some(one => one.id === id)
   const last = ref<{ mark: string, ids: string[] }>()
   onMounted(async () => {
     try {
-      if (!pens.pens) await pens.load()
-      const { name } = props.plan.inputs.material
-      const isLike = ({ pen, summary }: ListedPen) => pen.id !== props.pen && summary.material.name === name && summary.stage !== 'planned'
-      const found = (pens.pens ?? [])
-        .filter(isLike)
-        .sort((a, b) => (b.summary.lastEntryAt ?? '').localeCompare(a.summary.lastEntryAt ?? ''))[0]
+      const { pens } = await api('GET /api/pens', { query: { material: props.plan.inputs.material.id, limit: MOST_LOOKED } })
+      const found = pens.find(({ pen, summary }) => pen.id !== props.pen && summary.stage !== 'planned')
       if (!found) return
       const { plan } = await api('GET /api/pens/:id', { params: { id: found.pen.id } })
       const used = plan.steps.flatMap(step => (step.kind === 'sand' && isThere(step.abrasive.id) ? [step.abrasive.id] : []))

@@ -1,9 +1,20 @@
 <script setup lang="ts">
+import type { DueDay } from '#contract'
+
 useHead({ title: 'Bench · Oxlip' })
-const store = usePens()
-const { failed, loaded, again } = useLoad(store.load)
+/** So many of the planned and of the finished pens stand here; the rest is a tap away. */
+const SHOWN = 30
+const live = useLive()
+const plannedList = usePenList(() => ({ stage: 'planned', sort: 'marks', limit: SHOWN }))
+const finishedList = usePenList(() => ({ stage: 'finished', limit: SHOWN }))
+const [planned, finished] = [computed(() => plannedList.pens.value ?? []), computed(() => finishedList.pens.value ?? [])]
+const due = ref<DueDay | null>(null)
+const loadDue = async () => {
+  due.value = (await api('GET /api/pens/due')).due
+}
+const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), plannedList.load(), finishedList.load(), loadDue()]))
 const { now } = useClock()
-const { all, free, waiting, bands, inWork, planned, finished, next, why } = useBench()
+const { free, waiting, bands, inWork, next, why } = useBench()
 const boards = useBenchPens()
 const { ended } = useAlarms()
 
@@ -32,15 +43,13 @@ useWedge(
   () => true,
 )
 const freeLines = computed(() => free.value.map(one => ({ mark: one.pen.mark, words: one.summary.next?.title ?? '' })))
-const due = computed(() => {
-  const open = all.value.filter(one => one.summary.stage !== 'finished' && one.pen.due)
-  const first = open.flatMap(one => one.pen.due ?? []).sort()[0]
-  if (!first) return ''
-  const group = all.value.filter(one => one.pen.due === first)
-  const togo = group.filter(one => one.summary.stage !== 'finished')
-  const reason = togo[0]?.pen.reason
-  return `Due ${dayWords(first)}${reason ? `, ${reason}` : ''}: ${togo.length} of ${group.length} to go`
+const dueLine = computed(() => {
+  if (!due.value) return ''
+  const { day, reason, open, all } = due.value
+  return `Due ${dayWords(day)}${reason ? `, ${reason}` : ''}: ${open} of ${all} to go`
 })
+/** What is due follows when a pen is finished, or is no longer. */
+watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
 </script>
 
 <template>
@@ -53,7 +62,7 @@ const due = computed(() => {
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>
 
-    <section v-if="!all.length" class="empty sheet">
+    <section v-if="!inWork.length && !planned.length && !finished.length" class="empty sheet">
       <h2>No pens yet</h2>
       <p>Choose a fitting, a material and a finish, and Oxlip works out the rest: lengths, diameters, grits, coats and waits.</p>
       <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
@@ -68,14 +77,16 @@ const due = computed(() => {
         />
       </ul>
     </section>
-    <p v-if="due" class="quiet figures">{{ due }}</p>
+    <p v-if="dueLine" class="quiet figures">{{ dueLine }}</p>
     <section v-if="planned.length" aria-labelledby="planned">
       <h2 id="planned">Planned, not begun</h2>
       <ul class="sheet rows"><BenchRow v-for="one in planned" :key="one.pen.id" :listed="one" /></ul>
+      <p v-if="plannedList.hasMore.value"><NuxtLink to="/pens?stage=planned">All planned pens</NuxtLink></p>
     </section>
     <section v-if="finished.length" aria-labelledby="finished">
       <h2 id="finished">Finished</h2>
       <ul class="sheet rows"><BenchRow v-for="one in finished" :key="one.pen.id" :listed="one" /></ul>
+      <p v-if="finishedList.hasMore.value"><NuxtLink to="/pens?stage=finished">All finished pens</NuxtLink></p>
     </section>
   </div>
 </template>

@@ -1,17 +1,16 @@
 import { defineStore } from 'pinia'
 import type { CauseHistory, DefectKind, OwnRecord, RepairWay } from '#core/defects'
-import type { DefectHistory, ListedDefect } from '#contract'
+import type { DefectHistory } from '#contract'
 
-/** The defects of all pens, and what they tell about causes and mends. */
+/** What the defects of all pens tell about causes and mends. */
 export const useDefects = defineStore('defects', () => {
-  const defects = ref<ListedDefect[]>()
   const history = ref<DefectHistory>({ causes: {}, ways: [] })
 
   async function load() {
-    ;({ defects: defects.value, history: history.value } = await api('GET /api/defects'))
+    history.value = await api('GET /api/defects/history')
   }
   const causesOf = (kind: DefectKind): CauseHistory => history.value.causes[kind] ?? {}
   const recordOf = (way: RepairWay, kind: DefectKind): OwnRecord =>
     history.value.ways.find(one => one.kind === kind && one.way === way) ?? { worked: 0, failed: 0 }
-  return { defects, history, load, causesOf, recordOf }
+  return { history, load, causesOf, recordOf }
 })

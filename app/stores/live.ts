@@ -1,6 +1,6 @@
-import { useDebounceFn, useEventListener, useIntervalFn } from '@vueuse/core'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import type { Change, ChangedKind, Message, WholeBench } from '#contract'
+import type { Change, ChangedKind, ListedPen, Message, WholeBench } from '#contract'
 
 /**
  * Silence of this length, by the clock on the wall, means that the connection is dead, ms: the server gives a sign of life every five
@@ -16,7 +16,7 @@ export const useLive = defineStore('live', () => {
   const bench = useBenchPens()
   const log = useLog()
   const outbox = useOutbox()
-  const pens = usePens()
+  const penRows = usePenRows()
   const workshop = useWorkshop()
   const stock = useStock()
   const methods = useMethods()
@@ -29,7 +29,6 @@ export const useLive = defineStore('live', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
   /** When the server was last heard, ms. */
   let heard = 0
-  const refreshPens = useDebounceFn(() => pens.refresh().catch(() => undefined), 400)
 
   function open() {
     useIntervalFn(() => {
@@ -94,19 +93,25 @@ export const useLive = defineStore('live', () => {
         log.take(message.entries)
         const last = message.entries.at(-1)
         if (has && last) has = { ...has, seq: last.seq }
-        if (message.entries.some(entry => !bench.kept.has(entry.pen))) void bench.load().catch(() => undefined)
-        void refreshPens()
+        takeRows(message.rows)
         return
       }
       case 'changes':
+        takeRows(message.rows)
         void catchUp(message.changes, message.upTo)
     }
+  }
+
+  /** Lists follow row by row; a pen that somebody took in hand elsewhere comes to this bench too. */
+  function takeRows(rows: readonly ListedPen[]) {
+    penRows.take(rows)
+    for (const { pen, summary } of rows)
+      if (summary.stage === 'in work' && !bench.kept.has(pen.id)) void bench.fetchPen(pen.id).catch(() => undefined)
   }
 
   /** What is done about a change of each kind. */
   const fetchers: Record<ChangedKind, (ref: string) => Promise<unknown>> = {
     pen: async (id) => {
-      void refreshPens()
       if (bench.kept.has(id)) await bench.fetchPen(id)
     },
     air: () => workshop.breathe(),

@@ -1,18 +1,9 @@
+import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import type { ListedPen } from '#contract'
 
-/** All pens, as lists show them. */
-export const usePens = defineStore('pens', () => {
-  const outbox = useOutbox()
-  const pens = ref<ListedPen[]>()
-  /** Loads the list, after what was entered here has been sent, so that the list knows of it. */
-  async function load() {
-    await outbox.send()
-    pens.value = await api('GET /api/pens')
-  }
-  /** The same for a list that was shown already. */
-  async function refresh() {
-    if (pens.value) await load()
-  }
-  return { pens, load, refresh }
+/** Rows of pens as the server tells them, to every list that shows some. */
+export const usePenRows = defineStore('pen-rows', () => {
+  const told = createEventHook<[readonly ListedPen[]]>()
+  return { take: (rows: readonly ListedPen[]) => void told.trigger(rows), onTold: told.on }
 })

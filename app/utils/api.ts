@@ -1,23 +1,35 @@
-import type { AnswerOf, BodyOf, PictureRoute, RouteName } from '#contract'
+import type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from '#contract'
 
 type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
   ? Name | NamesIn<Rest>
   : Path extends `${string}:${infer Name}` ? Name : never
 
-/** What a route is called with: the names in its path, its body, or the picture it is sent. */
+/** What a route is called with: the names in its path, what it is asked, its body, or the picture it is sent. */
 type Given<R extends RouteName> = ([NamesIn<R>] extends [never] ? object : { params: Record<NamesIn<R>, string> })
+  & (undefined extends QueryOf<R> ? object : { query: QueryOf<R> })
   & (R extends PictureRoute ? { picture: Blob } : undefined extends BodyOf<R> ? object : { body: BodyOf<R> })
 
 type Arguments<R extends RouteName> = object extends Given<R> ? [] : [given: Given<R>]
-type Send = (path: string, options: { method: string, body?: unknown, headers?: Record<string, string> }) => Promise<unknown>
+interface Options {
+  method: string
+  query?: object
+  body?: unknown
+  headers?: Record<string, string>
+}
+type Send = (path: string, options: Options) => Promise<unknown>
 
 /** Calls a route of the contract: what it is sent and what it answers are checked against it. Throws as `refused` reads it. */
 export async function api<R extends RouteName>(route: R, ...[given]: Arguments<R>): Promise<AnswerOf<R>> {
-  const { params = {}, body, picture } = (given ?? {}) as { params?: Record<string, string>, body?: unknown, picture?: Blob }
+  const { params = {}, query, body, picture } = (given ?? {}) as {
+    params?: Record<string, string>
+    query?: object
+    body?: unknown
+    picture?: Blob
+  }
   const [method = 'GET', path = ''] = route.split(' ')
   const address = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''))
   const content = picture
     ? { body: picture, headers: { 'content-type': picture.type || 'image/jpeg' } }
     : body === undefined ? {} : { body }
-  return (await ($fetch as unknown as Send)(address, { method, ...content })) as AnswerOf<R>
+  return (await ($fetch as unknown as Send)(address, { method, ...(query ? { query } : {}), ...content })) as AnswerOf<R>
 }

@@ -19,10 +19,3 @@ export const tidyPen = (form: NewPen): NewPen => ({ ...form, name: form.name.tri
 
 /** What is wrong with a pen form, by field; empty when nothing is. */
 export const penErrors = (form: NewPen): FieldErrors => errorsOf(newPenSchema, form)
-
-/** The first mark that no pen carries: the letter of the latest pen goes on. */
-export function freeMark(taken: readonly string[]): string {
-  const letter = taken.at(-1)?.[0] ?? 'A'
-  for (let number = 1; number <= 999; number++) if (!taken.includes(`${letter}${number}`)) return `${letter}${number}`
-  return ''
-}

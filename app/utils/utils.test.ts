@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { fittings, materials } from '#reference'
 import { trace } from '#core/plan'
-import { penErrors, emptyPen, freeMark, tidyPen } from './pen-form'
+import { penErrors, emptyPen, tidyPen } from './pen-form'
 import { along, clockScale, type Band } from './clock-line'
 import { refused } from './refusal'
 import { layStrip, outline, placeAt, pointOf } from './strip'
@@ -152,14 +152,6 @@ describe('the pen form', () => {
   })
   it('sends no stray spaces', () =>
     expect(tidyPen({ ...emptyPen(), name: ' Damson ', reason: '  ' })).toMatchObject({ name: 'Damson', reason: null }))
-  it('proposes the first free mark of the letter in use', () => {
-    expect([freeMark([]), freeMark(['A1', 'A2']), freeMark(['A1', 'C1', 'C3']), freeMark(['A1', 'C1', 'C2'])]).toEqual([
-      'A1',
-      'A3',
-      'C2',
-      'C3',
-    ])
-  })
 })
 
 it('a refusal without an answer says that the server is away, one with an answer what it said', () => {

@@ -6,10 +6,14 @@ import { isDone, type BenchState, type MeasuredDiameter } from './replay'
 /** Two readings nearer than this along a barrel are of the same place, mm. */
 const SAME_PLACE = 1
 
+/** A growth, and when the later of its readings was made, ISO 8601. */
+export type DatedGrowth = Growth & { at: string }
+
 /** Coats that stand between readings, the first and the last among them, and the growths of the radius there, µm. */
 interface Grown {
   coats: readonly [CoatStep, ...CoatStep[]]
   growths: readonly number[]
+  at: string
 }
 
 /**
@@ -18,7 +22,7 @@ interface Grown {
  * taken off, since a calliper lies on the peaks. `name` names the pen in what is set aside; `until` (ISO 8601) leaves out what came
  * after.
  */
-export function buildGrowths({ state, traced }: Board, name: string, until = '9'): Growth[] {
+export function buildGrowths({ state, traced }: Board, name: string, until = '9'): DatedGrowth[] {
   const readings = state.measured.filter(one => one.at <= until)
   const found = new Map<string, Grown>()
   readings.forEach((after, index) => {
@@ -26,15 +30,17 @@ export function buildGrowths({ state, traced }: Board, name: string, until = '9'
     const coats = before && onlyCoats(state, before, after)
     if (!before || !coats) return
     const key = coats.map(coat => coat.id).join(' ')
-    found.set(key, { coats, growths: [...(found.get(key)?.growths ?? []), ((after.diameter - before.diameter) / 2) * 1000] })
+    const growth = ((after.diameter - before.diameter) / 2) * 1000
+    found.set(key, { coats, growths: [...(found.get(key)?.growths ?? []), growth], at: after.at })
   })
-  return [...found.values()].map(({ coats, growths }): Growth => {
+  return [...found.values()].map(({ coats, growths, at }): DatedGrowth => {
     const mean = growths.reduce((sum, one) => sum + one, 0) / growths.length
     return {
       id: `${name}, ${rangeOf(coats)}`,
       coats: countsOf(state, coats),
       growth: mean - rougher(traced, coats) / 2,
       places: growths.length,
+      at,
     }
   })
 }

@@ -2,10 +2,9 @@ export { boardOf, type Board } from './board'
 export { isOpen, type DefectState } from './course'
 export { inOrder, type BenchEvent, type Entry } from './event'
 export { findingsOf, whyDefect } from './evidence/findings'
-export { buildGrowths } from './growths'
 export { jobOf } from './jobs'
-export { sandingObservations } from './observations'
 export { nextPen, type Why } from './order'
+export { project, PROJECTION, summaryIn, type Fact, type ProjectedDefect, type ProjectedSummary, type Projection } from './projection'
 export { record, sandedSoFar, type PenRecord } from './record'
 export {
   answerTo,
@@ -18,4 +17,3 @@ export {
   type RunningWait,
 } from './replay'
 export { summarise, timeLeft, type PenSummary } from './summary'
-export { usesOf, type Use } from './uses'

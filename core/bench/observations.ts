@@ -10,12 +10,15 @@ const LEAST = 1
 /** After so many looks at one grit nobody learns more of it. */
 const MOST_LOOKS = 4
 
+/** What one look told, and when it was, ISO 8601. */
+export type DatedObservation = SandingObservation & { at: string }
+
 /**
  * What a pen's log tells about its turner's sanding: for every grit that was looked at, the time it had been sanded (change of paper
  * and the look taken off) and whether the scratches before it were gone. “Cannot tell” tells nothing, and a pause nothing either. Only
  * bare wood is learnt from. The passes are those of the model without what was learnt before.
  */
-export function sandingObservations({ plan, steps, held }: BenchState): SandingObservation[] {
+export function sandingObservations({ plan, steps, held }: BenchState): DatedObservation[] {
   if (isResin(plan.inputs.material)) return []
   const { own: _, ...inputs } = plan.inputs
   const entries = held.all.filter(event => event.kind !== 'undo')
@@ -28,7 +31,7 @@ export function sandingObservations({ plan, steps, held }: BenchState): SandingO
     const told = { depth: deepest(before.wood), capacity: capacity(pass), tau: timeConstant(pass) }
     return entries.filter(event => about(event) && tells(event)).slice(0, MOST_LOOKS).flatMap((event, index) => {
       const seconds = secondsBetween(start.at, event.at) - (index + 1) * gritOverhead.value
-      return seconds > LEAST && !isPause(seconds, handsOn.value) ? [{ ...told, seconds, gone: event.kind === 'done' }] : []
+      return seconds > LEAST && !isPause(seconds, handsOn.value) ? [{ ...told, seconds, gone: event.kind === 'done', at: event.at }] : []
     })
   })
 }

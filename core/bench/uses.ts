@@ -3,7 +3,7 @@ import type { Board } from './board'
 import { isDone } from './replay'
 
 /** What one coat took from a bottle. */
-export interface Use {
+interface Use {
   /** Of which product, by its id. */
   product: string
   /** When, ISO 8601. */

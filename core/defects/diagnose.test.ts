@@ -48,6 +48,12 @@ describe('Bayes’ rule against a table worked by hand', () => {
     expect(told.causes.find(one => one.id === 'a')!.for.map(one => one.evidence)).toEqual(['e'])
     expect(told.causes.find(one => one.id === 'b')!.against.map(one => one.evidence)).toEqual(['e'])
   })
+  // Of a: f holds under it 0.5 and under the others 0.1, five times as often; e 0.9 against 0.275, a third of that.
+  it('the strongest stands first, whatever came in first', () => {
+    const both = [finding('e', true), finding('f', true)]
+    for (const told of [diagnose('chip', small, pieces, both), diagnose('chip', small, pieces, [...both].reverse())])
+      expect(told.causes.find(one => one.id === 'a')!.for.map(one => one.evidence)).toEqual(['f', 'e'])
+  })
   // Gain of asking e, by hand: H(0.6, 0.3, 0.1) = 1.2955 bits; e tells 0.252, f 0.131.
   it('asks what tells the causes apart best, once; and nothing that no cause names', () => {
     expect(diagnose('chip', small, pieces, []).question?.id).toBe('e')

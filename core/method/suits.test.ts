@@ -67,6 +67,30 @@ it.each<[Parameters<typeof suitability>[0], MaterialClass[], 'for' | 'care' | 'a
   expect(said(other)).toBe(0)
 })
 
+/** Blanks by their classes, in the order of the table below. */
+const BLANKS: MaterialClass[][] = [
+  [], ['close-grained'], ['open-pored'], ['soft'], ['oily'], ['bleeding'], ['bleeding', 'laminated'], ['laminated'], ['hybrid'], ['resin'],
+  ['hybrid', 'bleeding'], ['oily', 'open-pored'],
+]
+const SIGNS = { for: '+', care: '?', against: '-' }
+
+// Every reason of every family by its weight: + for it, ? asks for care, - against it, . nothing. Common practice without source.
+it.each<[Parameters<typeof suitability>[0], string]>([
+  ['CA film', '+ + + + + + ++ + + ? ++ ++'],
+  ['friction polish', '+ + ? ? . ? - . - - -- ?'],
+  ['sealer and polish', '+ + + . . ? - . - - -- +'],
+  ['sealer and lacquer', '+ + + . ? ? ? . ? - ?? ?+'],
+  ['conditioner and wax', '+ + + ? + ? ? . ? - ?? ++'],
+  ['wipe-on', '+ + + . ? ? ? . - - -? ?+'],
+  ['oil', '+ + + ? - ? ?- . - - -?- -+'],
+  ['hard wax', '+ + . . + + + . ? ? ?+ +'],
+  ['bare polish', '- - - - - - - - ? + ? -'],
+  ['spray lacquer', '+ + ? . ? + + . ? - ?+ ??'],
+])('%s on each kind of blank: %s [trade]', (family, signs) => {
+  const on = (classes: MaterialClass[]) => suitability(family, blankOf(...classes)).reasons.map(one => SIGNS[one.weight]).join('') || '.'
+  expect(BLANKS.map(on).join(' ')).toBe(signs)
+})
+
 it('one reason against it is enough, one that asks for care too; what only speaks for it suits', () => {
   for (const material of materials) {
     for (const family of finishFamilies) {

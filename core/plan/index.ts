@@ -39,6 +39,7 @@ export {
   gateSince,
   glueWishes,
   gritOverhead,
+  isGrit,
   isKind,
   leastFilm,
   mayLeave,

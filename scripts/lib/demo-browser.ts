@@ -1,6 +1,6 @@
 import { must } from '../../core/sure'
 import { chromium as browserType, type Browser } from '@playwright/test'
-import type { ListedPen } from '../../contract'
+import type { PenPage } from '../../contract'
 import { buildIfNeeded } from './build'
 import { chromium, ensureChromium } from './chromium'
 import { startStand } from './stand'
@@ -20,7 +20,7 @@ export async function withDemoBrowser(run: (demo: DemoBrowser) => Promise<void>)
   const stand = await startStand()
   const browser = await browserType.launch(chromium)
   try {
-    const pens = (await (await fetch(`${stand.address}/api/pens`)).json()) as ListedPen[]
+    const pens = ((await (await fetch(`${stand.address}/api/pens`)).json()) as PenPage).pens
     await run({
       browser,
       baseURL: stand.address,

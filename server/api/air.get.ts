@@ -1,5 +1,5 @@
 import { db } from '../db/connection'
-import { readAir } from '../db/air'
+import { readAir } from '../db/air-log'
 import { route } from '../http/route'
 
 /** The air as it was read in the last weeks: running waits follow it. */

@@ -1,5 +1,6 @@
 import { airReadingSchema } from '../../schemas'
-import { readAir, readInstrument } from '../db/air'
+import { readInstrument } from '../db/air'
+import { readAir } from '../db/air-log'
 import { db } from '../db/connection'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'

@@ -1,6 +1,6 @@
 import { asBenchEvent, eventBatchSchema } from '../../schemas'
 import { db } from '../db/connection'
-import { appendEvents } from '../db/events'
+import { appendEvents } from '../db/append'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
 

@@ -5,11 +5,13 @@ import { inOrder, replay, type BenchEvent, type Entry } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import type { Message, Pen } from '../../contract'
 import { follow } from '../live/follow'
-import { readAir, readInstrument } from './air'
+import { readInstrument } from './air'
+import { readAir } from './air-log'
 import { changeBit } from './bits'
 import { changesAfter, lastChange } from './changes'
-import { readDefects } from './defects'
-import { appendEvents, elsewhereOf, eventsAfter, eventsOf, lastSeq } from './events'
+import { defectHistory, pageDefects } from './defects'
+import { appendEvents } from './append'
+import { elsewhereOf, eventsAfter, eventsOf, lastSeq } from './log'
 import { createPen, readPen, replanPen } from './pens'
 import { dropFitting } from './fittings'
 import { copyMethod, putAwayMethod } from './methods'
@@ -273,13 +275,16 @@ it('all defects over all pens, and what they tell of causes and mends', async ()
       entry(pen, 23, { kind: 'settle', payload: { defect: made.id, how: 'failed' } }),
     ].map(event => ({ ...event, device: 'demo' })),
   ])
-  const { defects, history } = await readDefects(knex)
+  const { defects } = await pageDefects(knex, {})
   expect(defects.map(one => [one.kind, one.fromTip, one.status, one.material.name])).toEqual([
     ['void', 3, 'open', 'Pear'],
     ['chip', 11, 'open', 'Pear'],
     ['chip', 10, 'mended', 'Pear'],
   ])
-  expect(history).toEqual({ causes: { chip: { 'dull tool': 1 } }, ways: [{ kind: 'chip', way: 'thin CA', worked: 1, failed: 1 }] })
+  expect(await defectHistory(knex)).toEqual({
+    causes: { chip: { 'dull tool': 1 } },
+    ways: [{ kind: 'chip', way: 'thin CA', worked: 1, failed: 1 }],
+  })
 })
 
 it('an instrument’s reading is the air from then on, and leaves the rest of the workshop as it was', async () => {

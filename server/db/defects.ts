@@ -1,37 +1,91 @@
 import type { Knex } from 'knex'
-import type { AllDefects, DefectHistory, ListedDefect } from '../../contract'
-import { replay, type DefectState } from '../../core/bench'
-import { isResin } from '../../core/shelf'
-import { eventsByPen } from './events'
-import { listPens } from './pens'
-import { readPlans } from './plans'
+import type { DefectHistory, DefectPage, ListedDefect } from '../../contract'
+import type { ProjectedDefect, ProjectedSummary } from '../../core/bench'
+import type { DefectKind } from '../../core/defects'
+import type { StepKind } from '../../core/plan'
+import type { DefectQuery } from '../../schemas'
+import { FieldsError } from '../faults'
 
-/** All defects over all pens, the latest first, and what they tell. */
-export async function readDefects(knex: Knex): Promise<AllDefects> {
-  const [pens, plans, logs] = await Promise.all([listPens(knex), readPlans(knex), eventsByPen(knex)])
-  const defects: ListedDefect[] = []
-  const history: DefectHistory = { causes: {}, ways: [] }
-  for (const { id, mark, name } of pens) {
-    const [plan, log] = [plans.get(id), logs.get(id) ?? []]
-    if (!plan || !log.some(event => event.kind === 'defect')) continue
-    const state = replay(plan, log)
-    const { fitting, material } = state.plan.inputs
-    const made = new Set(log.filter(event => event.device === 'demo').map(event => event.id))
-    for (const { answers: _, ...defect } of state.defects) {
-      defects.push({
-        ...defect,
-        pen: { id, mark, name },
-        fitting,
-        material: { id: material.id, name: material.name, colour: material.colour, resin: isResin(material) },
-        found: state.plan.steps.find(step => step.id === defect.step)?.kind ?? null,
-      })
-      if (!made.has(defect.id)) learn(history, defect)
-    }
-  }
-  return { defects: defects.sort((a, b) => (a.at < b.at ? 1 : -1)), history }
+interface Row {
+  pen_id: string
+  place: number
+  at: Date
+  mark: string
+  name: string
+  material: string
+  fact: { defect: ProjectedDefect, found: StepKind | null, madeUp: boolean }
+  summary: ProjectedSummary
 }
 
-function learn(history: DefectHistory, { kind, judged, mends, status }: Omit<DefectState, 'answers'>): void {
+const USUAL = 50
+
+const asCursor = ({ at, pen_id: pen, place }: Row): string => `${at.toISOString()}_${pen}_${place}`
+
+/** @throws FieldsError when it is none of ours */
+function fromCursor(cursor: string): readonly string[] {
+  const parts = /^(\d{4}-\d\d-\d\dT[\d:.]+Z)_([0-9a-f-]{36})_(\d+)$/.exec(cursor)
+  if (!parts) throw new FieldsError({ after: 'This is no place in this list: begin at its beginning.' })
+  return parts.slice(1)
+}
+
+/** One page of the defects that are asked for, the latest first, and where the next one begins. */
+export async function pageDefects(knex: Knex, { kind, material, status, cause, after, limit = USUAL }: DefectQuery): Promise<DefectPage> {
+  const query = knex('facts')
+    .join('pens', 'pens.id', 'facts.pen_id')
+    .join('pen_rows', 'pen_rows.pen_id', 'facts.pen_id')
+    .where('facts.kind', 'defect')
+    .whereNotNull('pen_rows.body')
+    .orderBy([{ column: 'at', order: 'desc' }, { column: 'facts.pen_id', order: 'desc' }, { column: 'place', order: 'desc' }])
+    .limit(limit + 1)
+    .select('facts.pen_id', 'place', 'at', 'mark', 'name', 'pens.material', 'facts.body as fact', 'pen_rows.body as summary')
+  if (kind) void query.where('about', kind)
+  if (material) void query.where('pens.material', material)
+  if (status) void query.whereRaw('facts.body #>> \'{defect,status}\' = ?', [status])
+  if (cause) void query.whereRaw('facts.body #>> \'{defect,judged}\' = ?', [cause])
+  if (after) void query.whereRaw('(at, facts.pen_id, place) < (?, ?, ?)', [...fromCursor(after)])
+  const rows: Row[] = await query
+  const page = rows.slice(0, limit)
+  const last = page.at(-1)
+  return { defects: page.map(asListed), next: rows.length > limit && last ? asCursor(last) : null }
+}
+
+const asListed = ({ pen_id: id, mark, name, material, fact, summary }: Row): ListedDefect => ({
+  ...fact.defect,
+  pen: { id, mark, name },
+  fitting: summary.fitting,
+  material: { id: material, ...summary.material },
+  found: fact.found,
+})
+
+interface Lesson {
+  kind: string
+  about: DefectKind
+  facts: string
+  learnt_at: string | null
+  body: DefectHistory | null
+}
+
+/** What the shop’s own defects tell: of each kind as it was counted last, and anew where one of it was changed since. */
+export async function defectHistory(knex: Knex): Promise<DefectHistory> {
+  const lessons: Lesson[] = await knex('lessons').where({ kind: 'defect' }).orderBy('about')
+  const all: DefectHistory = { causes: {}, ways: [] }
+  for (const lesson of lessons) {
+    const told = lesson.learnt_at === lesson.facts && lesson.body ? lesson.body : await counted(knex, lesson)
+    Object.assign(all.causes, told.causes)
+    all.ways.push(...told.ways)
+  }
+  return all
+}
+
+async function counted(knex: Knex, { about, facts }: Lesson): Promise<DefectHistory> {
+  const history: DefectHistory = { causes: {}, ways: [] }
+  const rows: { body: Row['fact'] }[] = await knex('facts').where({ kind: 'defect', about }).orderBy('at').select('body')
+  for (const { body } of rows) if (!body.madeUp) learn(history, body.defect)
+  await knex('lessons').where({ kind: 'defect', about }).update({ learnt_at: facts, body: JSON.stringify(history) })
+  return history
+}
+
+function learn(history: DefectHistory, { kind, judged, mends, status }: ProjectedDefect): void {
   if (judged && judged !== 'not known') {
     const of = (history.causes[kind] ??= {})
     of[judged] = (of[judged] ?? 0) + 1

@@ -6,8 +6,9 @@ import { methods } from '../../reference'
 import { methodSchema, type NewPen } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import { NotFoundError } from '../faults'
-import { readAir } from './air'
-import { appendEvents } from './events'
+import { readAir } from './air-log'
+import { appendEvents } from './append'
+
 import { readLearnt } from './learnt'
 import { changeMethod, copyMethod, listMethods, methodHistory, putAwayMethod, readMethod } from './methods'
 import { migrate } from './migrate'
@@ -126,9 +127,9 @@ describe('bottles', () => {
       entry(made.id, minute(0), { kind: 'done', payload: { step: 'coat.1' } }),
       entry(made.id, later(5), { kind: 'done', payload: { step: 'coat.2' } }),
     ])
-    const { uses } = await readLearnt(knex)
+    const uses = await knex('facts').where({ kind: 'use' }).orderBy('at')
     expect(uses).toHaveLength(2)
-    expect((await ca()).bottle!.left).toBeCloseTo(10 - uses[1]!.ml, 9)
+    expect((await ca()).bottle!.left).toBeCloseTo(10 - uses[1].body.ml, 9)
   })
 })
 

@@ -1,40 +1,85 @@
 import type { Knex } from 'knex'
 import type { WorkshopLearnt } from '../../contract'
-import { boardOf, buildGrowths, sandingObservations, usesOf, type Use } from '../../core/bench'
-import { fitBuild, type Growth } from '../../core/film'
-import { learnSanding, type SandingObservation } from '../../core/sanding'
-import { sandingClass, type SandingClass } from '../../core/shelf'
+import { fitBuild, type BuildFit, type Growth } from '../../core/film'
+import { learnSanding, type Learnt, type SandingObservation } from '../../core/sanding'
+import type { SandingClass } from '../../core/shelf'
 import { products } from '../../reference'
-import { eventsByPen } from './events'
-import { readPlans } from './plans'
 
 /** The latest answers of a class, and growths of coats, that are learnt from: hands, papers and bottles change. */
 const LATEST = 200
 
 const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
 
-/** Works out what the log tells. The demo's made-up entries tell nothing. */
+interface Lesson {
+  kind: string
+  about: string
+  facts: string
+  learnt_at: string | null
+  body: unknown
+}
+
+/** Facts of one kind, the latest of them, in the order of time. */
+async function latest<T>(knex: Knex, kind: string, about?: string): Promise<(T & { mark: string })[]> {
+  const rows: { body: T, mark: string }[] = await knex('facts')
+    .join('pens', 'pens.id', 'facts.pen_id')
+    .where({ kind, ...(about === undefined ? {} : { about }) })
+    .orderBy([{ column: 'at', order: 'desc' }, { column: 'facts.pen_id' }, { column: 'place' }])
+    .limit(LATEST)
+    .select('body', 'mark')
+  return rows.map(({ body, mark }) => ({ ...body, mark })).reverse()
+}
+
+const learnClass = async (knex: Knex, of: string): Promise<Learnt> => learnSanding(await latest<SandingObservation>(knex, 'sanding', of))
+
+/** What coats build; a measurement is named by its pen. */
+async function learnBuilds(knex: Knex): Promise<BuildFit> {
+  const growths = await latest<Growth>(knex, 'growth')
+  return fitBuild(growths.map(({ mark, ...growth }) => ({ ...growth, id: `${mark}${growth.id}` })), DEFAULTS)
+}
+
+/**
+ * What the log tells: as it was worked out last, and anew where facts of its kind came in since. The demo's made-up entries tell
+ * nothing.
+ */
 export async function readLearnt(knex: Knex): Promise<WorkshopLearnt> {
-  const plans = await readPlans(knex)
-  const logs = await eventsByPen(knex)
-  const pens: { id: string, mark: string }[] = await knex('pens').select('id', 'mark')
-  const marks = new Map<string, string>(pens.map(row => [row.id, row.mark]))
-  const seen = new Map<SandingClass, SandingObservation[]>()
-  const growths: Growth[] = []
-  const uses: Use[] = []
-  for (const [pen, plan] of plans) {
-    const log = (logs.get(pen) ?? []).filter(event => event.device !== 'demo')
-    if (!log.length) continue
-    const board = boardOf(plan, log)
-    const found = sandingObservations(board.state)
-    const of = sandingClass(plan.inputs.material)
-    if (found.length) seen.set(of, [...(seen.get(of) ?? []), ...found])
-    growths.push(...buildGrowths(board, marks.get(pen) ?? ''))
-    uses.push(...usesOf(board))
+  const lessons: Lesson[] = await knex('lessons').whereIn('kind', ['sanding', 'growth']).orderBy(['kind', 'about'])
+  const sanding: Partial<Record<SandingClass, Learnt>> = {}
+  for (const lesson of lessons.filter(one => one.kind === 'sanding')) {
+    const learnt = await known(knex, lesson, () => learnClass(knex, lesson.about))
+    if (learnt.observations) sanding[lesson.about as SandingClass] = learnt
   }
-  return {
-    sanding: Object.fromEntries([...seen].map(([of, observations]) => [of, learnSanding(observations.slice(-LATEST))])),
-    builds: fitBuild(growths.slice(-LATEST), DEFAULTS),
-    uses,
-  }
+  return { sanding, builds: await builds(knex, lessons.filter(one => one.kind === 'growth')) }
+}
+
+/** Builds are fitted over all products at once: what was learnt lies with a lesson of its own, about all of them. */
+async function builds(knex: Knex, lessons: readonly Lesson[]): Promise<BuildFit> {
+  const facts = lessons.reduce((sum, one) => sum + (one.about === ALL ? 0 : Number(one.facts)), 0)
+  const kept = lessons.find(one => one.about === ALL)
+  return known(knex, { kind: 'growth', about: ALL, learnt_at: null, body: null, ...kept, facts: String(facts) }, () => learnBuilds(knex))
+}
+
+const ALL = '*'
+
+/**
+ * What was learnt while as many facts were known as now, else worked out anew and kept for the next who asks. The facts are read after
+ * their count: what comes in between makes it old again, never stale.
+ */
+async function known<T>(knex: Knex, { kind, about, facts, learnt_at: at, body }: Lesson, learn: () => Promise<T>): Promise<T> {
+  if (at === facts && body !== null) return body as T
+  const learnt = await learn()
+  await knex('lessons')
+    .insert({ kind, about, facts, learnt_at: facts, body: JSON.stringify(learnt) })
+    .onConflict(['kind', 'about'])
+    .merge(['learnt_at', 'body'])
+  return learnt
+}
+
+/** What coats took from a bottle since a moment, ml. */
+export async function usedSince(knex: Knex, product: string, since: Date): Promise<number> {
+  const row = await knex('facts')
+    .where({ kind: 'use', about: product })
+    .where('at', '>', since)
+    .sum(knex.raw('(body->>\'ml\')::float8') as unknown as string)
+    .first()
+  return Number(row?.sum ?? 0)
 }

@@ -9,11 +9,12 @@ import { changeWorkshop } from '../../tests/database/workshop'
 import { ConflictError, FieldsError, NotFoundError, StoredError } from '../faults'
 import { readInstrument } from './air'
 import { loadDemo } from './demo'
-import { appendEvents, eventsOf } from './events'
+import { appendEvents } from './append'
+import { eventsOf } from './log'
 import { migrate, NewerDatabaseError, unmigrate } from './migrate'
 import { migrationNames } from './migrations'
-import { changePen, createPen, listPens, readPen, replanPen } from './pens'
-import { readPlan, readPlans } from './plans'
+import { changePen, createPen, readPen, replanPen } from './pens'
+import { plansOf, readPlan } from './plans'
 import { changeShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
@@ -34,6 +35,8 @@ const wanted = (change: Partial<NewPen> = {}): NewPen => ({
   film: 'gloss',
   ...change,
 })
+const allPens = async (of: Knex): Promise<Pen[]> =>
+  Promise.all((await of('pens').orderBy('created_at').pluck('id')).map(id => readPen(of, id)))
 const event = (pen: Pen, step: string, id = randomUUID()): BenchEvent => ({
   id,
   pen: pen.id,
@@ -50,7 +53,7 @@ describe('migrations', () => {
     const left: string[] = await knex('pg_tables').where({ schemaname: 'public' }).pluck('tablename')
     expect(left.filter(name => !name.startsWith('knex_'))).toEqual([])
     await migrate(knex)
-    expect(await listPens(knex)).toEqual([])
+    expect(await allPens(knex)).toEqual([])
   })
   it('run once when several servers start at the same time', async () => {
     await unmigrate(knex)
@@ -83,7 +86,7 @@ describe('a pen', () => {
     const error = await createPen(knex, wanted({ name: 'Second' })).catch((caught: unknown) => caught)
     expect(error).toBeInstanceOf(FieldsError)
     expect((error as FieldsError).fields.mark).toBe('A1 is on “Apple” already. A3 is free.')
-    expect(await listPens(knex)).toHaveLength(2)
+    expect(await allPens(knex)).toHaveLength(2)
   })
   it('gets a new plan when its material changes, the older one kept', async () => {
     const pen = await createPen(knex, wanted())
@@ -182,14 +185,14 @@ it('two pens given one mark at the same moment: one has it, the other is told wh
   expect(refused).toHaveLength(1)
   const mark = wanted().mark
   expect(refused[0]!.fields.mark).toMatch(new RegExp(`^${mark} is on .* already. ${mark[0]}${Number(mark.slice(1)) + 1} is free.$`))
-  expect(await listPens(knex)).toHaveLength(1)
+  expect(await allPens(knex)).toHaveLength(1)
 })
 
 it('a plan that cannot be read is a fault of ours told in the log, and one pen of many', async () => {
   const [broken, whole] = [await createPen(knex, wanted()), await createPen(knex, { ...wanted(), mark: 'Z9' })]
   await knex('plans').where({ pen_id: broken.id }).update({ body: JSON.stringify({ form: 7 }) })
   const logged = jest.spyOn(console, 'error').mockImplementation(() => {})
-  expect([...(await readPlans(knex)).keys()]).toEqual([whole.id])
+  expect([...(await plansOf(knex, [broken.id, whole.id])).keys()]).toEqual([whole.id])
   expect(logged).toHaveBeenCalledWith(expect.stringContaining(broken.id))
   logged.mockRestore()
   await expect(readPlan(knex, broken)).rejects.toThrow(StoredError)
@@ -216,7 +219,7 @@ it('a wish changed keeps the plan’s own shelf, air and rates: what the screen 
 it('the demo loads fourteen orchard pens into an empty database, and never into another', async () => {
   const now = new Date('2026-11-23T19:42:00.000Z')
   await loadDemo(knex, now)
-  const pens = await listPens(knex)
+  const pens = await allPens(knex)
   expect(pens).toHaveLength(14)
   const states = await Promise.all(pens.map(async pen => replay(await readPlan(knex, pen), await eventsOf(knex, pen.id))))
   expect(states.filter(state => state.finished)).toHaveLength(1)
@@ -224,5 +227,5 @@ it('the demo loads fourteen orchard pens into an empty database, and never into 
   expect(states.some(state => state.coats.on > 0 && state.coats.on < state.coats.planned)).toBe(true)
   expect(states.flatMap(state => state.log).every(entry => entry.event.at < now.toISOString())).toBe(true)
   await loadDemo(knex, now)
-  expect(await listPens(knex)).toHaveLength(14)
+  expect(await allPens(knex)).toHaveLength(14)
 })

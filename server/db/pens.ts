@@ -7,56 +7,41 @@ import { makePlan, planInputs, revisePlan, withWishes, type Plan, type PlanInput
 import { planBlank } from '../../core/shelf'
 import { materialOf, materialWith } from '../../reference'
 import type { NewPen, PenChange } from '../../schemas'
-import { ConflictError, FieldsError, isTaken, NotFoundError } from '../faults'
+import { ConflictError, FieldsError, NotFoundError } from '../faults'
 import { readBlank } from './blanks'
-import { eventsOf } from './events'
+import { eventsOf } from './log'
 import { readFitting } from './fittings'
 import { readLearnt } from './learnt'
+import { takeMark } from './marks'
 import { readMethod } from './methods'
+import { asPen, penColumns, type PenColumns } from './pen-columns'
 import { keepPlan, readPlan } from './plans'
+import { projectPens } from './projections'
 import { readShelf } from './shelf'
 import { readWorkshop } from './workshop'
 
-type Row = Omit<Pen, 'planVersion' | 'createdAt'> & { plan_version: number, created_at: Date }
-
-const asPen = ({ plan_version: planVersion, created_at: createdAt, ...rest }: Row): Pen => ({
-  ...rest,
-  planVersion,
-  createdAt: createdAt.toISOString(),
-})
-
-const pensTable = (knex: Knex) =>
-  knex<Row>('pens').select('*', knex.raw('to_char(due, \'YYYY-MM-DD\') as due')) as Knex.QueryBuilder<Row, Row[]>
-
-/** All pens, in the order they were started. */
-export async function listPens(knex: Knex): Promise<Pen[]> {
-  const rows: Row[] = await pensTable(knex).orderBy(['created_at', 'mark'])
-  return rows.map(asPen)
-}
-
 /** A pen by its id. @throws NotFoundError */
 export async function readPen(knex: Knex, id: string): Promise<Pen> {
-  const row: Row | undefined = await pensTable(knex).where({ id }).first()
+  const row: PenColumns | undefined = await knex('pens').where({ id }).first(...penColumns(knex))
   if (!row) throw new NotFoundError('There is no such pen. It may have been entered in another workshop.')
   return asPen(row)
 }
 
 /**
  * Starts a pen and makes its first plan from what is on the shelf now.
- * @throws FieldsError when the mark is taken, ConflictError when another took it at the same moment; both with a free one
+ * @throws FieldsError when another pen in the making has the mark, with a free one
  */
 export async function createPen(knex: Knex, wanted: NewPen): Promise<Pen> {
-  return withFreeMark(knex, wanted.mark, () =>
-    knex.transaction(async (trx) => {
-      await refuseTakenMark(trx, wanted.mark)
-      const row = { ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, blank: wanted.blank ?? null }
-      const plan = makePlan(await freshInputs(trx, { ...row, sizing: {} }))
-      const id = randomUUID()
-      await trx('pens').insert({ ...row, id, plan_version: 1 })
-      await keepPlan(trx, id, 1, plan)
-      return readPen(trx, id)
-    }),
-  )
+  return knex.transaction(async (trx) => {
+    await takeMark(trx, wanted.mark)
+    const row = { ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, blank: wanted.blank ?? null }
+    const plan = makePlan(await freshInputs(trx, { ...row, sizing: {} }))
+    const id = randomUUID()
+    await trx('pens').insert({ ...row, id, plan_version: 1 })
+    await keepPlan(trx, id, 1, plan)
+    await projectPens(trx, [id])
+    return readPen(trx, id)
+  })
 }
 
 /**
@@ -64,18 +49,17 @@ export async function createPen(knex: Knex, wanted: NewPen): Promise<Pen> {
  * @throws ConflictError with the newer pen, FieldsError
  */
 export async function changePen(knex: Knex, id: string, { version, ...change }: PenChange): Promise<Pen> {
-  return withFreeMark(knex, change.mark, () =>
-    knex.transaction(async (trx) => {
-      const pen = await lockPen(trx, id, version)
-      if (change.mark && change.mark !== pen.mark) await refuseTakenMark(trx, change.mark)
-      const wanted = { ...pen, ...change }
-      const planVersion = isPlannedAlike(pen, wanted) ? pen.planVersion : await keepNext(trx, pen, await changedPlan(trx, pen, wanted))
-      const { sizing, ...columns } = change
-      const row = { ...columns, ...(sizing ? { sizing: JSON.stringify(sizing) } : {}), version: version + 1, plan_version: planVersion }
-      await trx('pens').where({ id }).update(row)
-      return readPen(trx, id)
-    }),
-  )
+  return knex.transaction(async (trx) => {
+    const pen = await lockPen(trx, id, version)
+    if (change.mark && change.mark !== pen.mark) await takeMark(trx, change.mark, id)
+    const wanted = { ...pen, ...change }
+    const planVersion = isPlannedAlike(pen, wanted) ? pen.planVersion : await keepNext(trx, pen, await changedPlan(trx, pen, wanted))
+    const { sizing, ...columns } = change
+    const row = { ...columns, ...(sizing ? { sizing: JSON.stringify(sizing) } : {}), version: version + 1, plan_version: planVersion }
+    await trx('pens').where({ id }).update(row)
+    await projectPens(trx, [id])
+    return readPen(trx, id)
+  })
 }
 
 /**
@@ -90,6 +74,7 @@ export async function replanPen(knex: Knex, id: string, version: number): Promis
     await trx('pens')
       .where({ id })
       .update({ version: version + 1, plan_version: planVersion })
+    await projectPens(trx, [id])
     return readPen(trx, id)
   })
 }
@@ -140,7 +125,7 @@ async function freshInputs(knex: Knex, wanted: Choices): Promise<PlanInputs> {
     fitting: await chosenFitting(knex, wanted.fitting),
     ...(await chosenBlank(knex, wanted)),
     method: await chosenMethod(knex, wanted.method),
-    shelf: await readShelf(knex, taught.uses),
+    shelf: await readShelf(knex),
     workshop: await readWorkshop(knex),
     wishes: wishesOf(wanted),
     taught,
@@ -172,30 +157,4 @@ async function lockPen(trx: Knex, id: string, version: number): Promise<Pen> {
   if (pen.version !== version)
     throw new ConflictError('This pen was changed on another device. Look at it as it is now, then change it again.', pen)
   return pen
-}
-
-/** What a taken mark says: whose it is, and which one is free. */
-async function takenMark(knex: Knex, mark: string): Promise<{ mark: string } | undefined> {
-  const taken = await knex('pens').where({ mark }).first('name')
-  if (!taken) return undefined
-  const marks = new Set<string>(await knex('pens').pluck('mark'))
-  const letter = mark.charAt(0)
-  let number = Number(mark.slice(1)) + 1
-  while (marks.has(`${letter}${number}`)) number++
-  return { mark: `${mark} is on “${taken.name}” already. ${letter}${number} is free.` }
-}
-
-async function refuseTakenMark(knex: Knex, mark: string): Promise<void> {
-  const fields = await takenMark(knex, mark)
-  if (fields) throw new FieldsError(fields)
-}
-
-/** Runs a change that gives a pen a mark. Two pens may be given the same one at the same moment: the second is told which is free. */
-async function withFreeMark(knex: Knex, mark: string | undefined, change: () => Promise<Pen>): Promise<Pen> {
-  try {
-    return await change()
-  } catch (error) {
-    if (!mark || !isTaken(error, 'pens_mark_unique')) throw error
-    throw new ConflictError('Another pen was given this mark at the same moment.', null, (await takenMark(knex, mark)) ?? {})
-  }
 }

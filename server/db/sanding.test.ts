@@ -5,7 +5,8 @@ import type { BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import { FieldsError } from '../faults'
 import { loadDemo } from './demo'
-import { appendEvents } from './events'
+import { appendEvents } from './append'
+
 import { readLearnt } from './learnt'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
@@ -75,7 +76,8 @@ describe('abrasives on the shelf', () => {
 describe('what the log teaches', () => {
   it('is nothing at first, and nothing from made-up pens', async () => {
     await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
-    const { sanding, builds, uses } = await readLearnt(knex)
+    const { sanding, builds } = await readLearnt(knex)
+    const uses = await knex('facts').where({ kind: 'use' })
     expect([sanding, uses, builds.setAside, Object.values(builds.products).filter(one => one.measurements > 0)]).toEqual([{}, [], [], []])
   })
   it('makes the next plan quicker for a turner whose scratches are always gone sooner', async () => {

@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { betweenMarks } from '../../core/abrasives'
-import type { Use } from '../../core/bench'
 import { grainOf, type BaseWait, type Bottle, type Product, type Shelf, type ShelfAbrasive, type WaitPurpose } from '../../core/shelf'
 import { abrasives, products, usualAbrasives, usualProducts } from '../../reference'
 import type { BottleChange, OwnAbrasive, ShelfChange } from '../../schemas'
 import { FieldsError, StoredError } from '../faults'
-import { readLearnt } from './learnt'
+import { usedSince } from './learnt'
 
 interface ItemRow {
   item: string
@@ -51,8 +50,8 @@ function markOf(id: string): ShelfAbrasive {
   return found
 }
 
-/** What is on the shelf, as a plan takes it. `uses` is what coats took from the bottles, which comes off what was said to be left. */
-export async function readShelf(knex: Knex, uses?: readonly Use[]): Promise<Shelf> {
+/** What is on the shelf, as a plan takes it; what coats took from a bottle comes off what was said to be left in it. */
+export async function readShelf(knex: Knex): Promise<Shelf> {
   const rows: ItemRow[] = await knex('shelf_items').where({ gone: false }).select('item', 'worn', 'count', 'wet', 'dry')
   const there = new Map(rows.map(row => [row.item, row]))
   return {
@@ -60,7 +59,7 @@ export async function readShelf(knex: Knex, uses?: readonly Use[]): Promise<Shel
       const row = there.get(abrasive.id)
       return row ? [asUsed(abrasive, row)] : []
     }),
-    products: await withBottles(knex, uses),
+    products: await withBottles(knex),
   }
 }
 
@@ -74,30 +73,32 @@ const asUsed = (abrasive: ShelfAbrasive, { worn, count, wet, dry }: ItemRow): Sh
 
 const BOTTLE = ['item', 'closed', 'keeps', 'left_ml', 'left_at', 'size_ml', 'sealed', 'price', 'label']
 
-async function withBottles(knex: Knex, known?: readonly Use[]): Promise<Product[]> {
+async function withBottles(knex: Knex): Promise<Product[]> {
   const rows: BottleRow[] = await knex('shelf_items')
     .where({ gone: false })
     .select(...BOTTLE, knex.raw('to_char(opened, \'YYYY-MM-DD\') as opened'))
-  const uses = known ?? (rows.some(row => row.left_ml !== null) ? (await readLearnt(knex)).uses : [])
+  const used = await usedOf(knex, rows)
   return products.flatMap((product): Product[] => {
     const row = rows.find(one => one.item === product.id)
     if (!row) return []
-    const [bottle, label] = [bottleOf(row, uses), labelOf(row)]
+    const [bottle, label] = [bottleOf(row, used.get(row.item) ?? 0), labelOf(row)]
     return [{ ...product, ...(Object.keys(bottle).length ? { bottle } : {}), ...(Object.keys(label).length ? { label } : {}) }]
   })
 }
 
-/** What coats took from a bottle since it was said what is left, ml. */
-function usedSince({ item, left_at: since }: BottleRow, uses: readonly Use[]): number {
-  const from = since?.toISOString()
-  return from === undefined ? 0 : uses.filter(use => use.product === item && use.at > from).reduce((sum, use) => sum + use.ml, 0)
+/** What coats took from each bottle since it was said what is left in it, ml. */
+async function usedOf(knex: Knex, rows: readonly BottleRow[]): Promise<Map<string, number>> {
+  const used = new Map<string, number>()
+  for (const { item, left_ml: left, left_at: since } of rows)
+    if (left !== null && since) used.set(item, await usedSince(knex, item, since))
+  return used
 }
 
-function bottleOf(row: BottleRow, uses: readonly Use[]): Bottle {
+function bottleOf(row: BottleRow, used: number): Bottle {
   return {
     ...(row.closed ? { opened: null } : row.opened ? { opened: row.opened } : {}),
     ...(row.keeps === null ? {} : { keeps: row.keeps }),
-    ...(row.left_ml === null ? {} : { left: Math.max(0, row.left_ml - usedSince(row, uses)) }),
+    ...(row.left_ml === null ? {} : { left: Math.max(0, row.left_ml - used) }),
     ...(row.size_ml === null ? {} : { size: row.size_ml }),
     ...(row.sealed ? { sealed: row.sealed } : {}),
     ...(row.price === null ? {} : { price: row.price }),

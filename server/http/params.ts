@@ -1,4 +1,5 @@
-import { getRouterParam, type H3Event } from 'h3'
+import { getQuery, getRouterParam, type H3Event } from 'h3'
+import type { AnySchema, InferType } from 'yup'
 import { uuid } from '../../schemas/common'
 import { NotFoundError } from '../faults'
 
@@ -14,4 +15,11 @@ export function nameParam(event: H3Event): string {
   const id = getRouterParam(event, 'id') ?? ''
   if (!/^[a-z0-9-]{1,60}$/.test(id)) throw new NotFoundError('There is nothing under this address.')
   return id
+}
+
+/** What stands in the address after the question mark, checked by a schema; figures are read as figures. @throws ValidationError */
+export async function queryOf<S extends AnySchema>(event: H3Event, schema: S, figures: readonly string[] = []): Promise<InferType<S>> {
+  const asked = Object.entries(getQuery(event)).filter(([, value]) => value !== '')
+  const read = asked.map(([name, value]) => [name, figures.includes(name) ? Number(value) : value])
+  return await schema.validate(Object.fromEntries(read), { abortEarly: false })
 }

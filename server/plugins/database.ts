@@ -1,19 +1,31 @@
 import { db, disconnect } from '../db/connection'
 import { loadDemo } from '../db/demo'
 import { migrate } from '../db/migrate'
+import { projectAll } from '../db/projections'
 import { deafen } from '../live/listen'
 
-/** Brings the database up to date before the first request is answered; stops the server with a clear word when that fails. */
+/** Between two batches of rows that are made anew, ms: whoever asks for something goes first. */
+const PAUSE = 50
+
+/**
+ * Brings the database up to date before the first request is answered; stops the server with a clear word when that fails. Rows that an
+ * earlier Oxlip made are made anew behind that.
+ */
 export default defineNitroPlugin((nitro) => {
   const demo = process.env.OXLIP_DEMO === '1'
   const ready = prepare(demo).catch((error: Error) => {
     console.error(`Oxlip cannot use its database: ${error.message}`)
     process.exit(1)
   })
+  let ends = false
+  void ready
+    .then(() => projectAll(db(), PAUSE, () => !ends))
+    .catch((error: Error) => console.error('What is kept ready of pens could not all be made anew:', error.message))
   nitro.hooks.hook('request', async () => {
     await ready
   })
   nitro.hooks.hook('close', async () => {
+    ends = true
     await deafen()
     await disconnect()
   })

@@ -14,7 +14,7 @@ test.describe.configure({ mode: 'parallel' })
 
 /** Every screen, by name: where it is, and what stands there when it is ready. */
 async function screens(page: Page): Promise<[string, string, string][]> {
-  const pens = (await (await page.request.get('/api/pens')).json()) as { pen: { id: string, mark: string } }[]
+  const pens = (await (await page.request.get('/api/pens')).json()).pens as { pen: { id: string, mark: string } }[]
   const blanks = (await (await page.request.get('/api/blanks')).json()) as { id: string }[]
   const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
   return [

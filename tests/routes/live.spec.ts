@@ -7,12 +7,13 @@ async function hear(
   after: number,
   enough: (steps: string[]) => boolean,
   during: () => Promise<unknown>,
-): Promise<{ steps: string[], greeted: boolean }> {
+): Promise<{ steps: string[], greeted: boolean, rows: { pen: { id: string }, summary: { stepsDone: number } }[] }> {
   const stop = new AbortController()
   const timer = setTimeout(() => stop.abort(), 8000)
   const answer = await fetch(`${address}/api/live?after=${after}`, { signal: stop.signal })
   expect(answer.headers.get('content-type')).toContain('text/event-stream')
   const [steps, reader, decoder] = [[] as string[], answer.body!.getReader(), new TextDecoder()]
+  const rows: { pen: { id: string }, summary: { stepsDone: number } }[] = []
   let [text, greeted, begun] = ['', false, false]
   try {
     while (!enough(steps)) {
@@ -26,7 +27,9 @@ async function hear(
           kind: string
           now?: string
           entries?: { payload: { step: string } }[]
+          rows?: typeof rows
         }
+        rows.push(...(message.rows ?? []))
         if (message.kind === 'pulse') greeted = Math.abs(Date.parse(message.now!) - Date.now()) < 5000
         if (message.kind === 'entries') steps.push(...message.entries!.map(one => one.payload.step))
       }
@@ -39,7 +42,7 @@ async function hear(
     clearTimeout(timer)
     stop.abort()
   }
-  return { steps, greeted }
+  return { steps, greeted, rows }
 }
 
 test('live: what was missed comes first by its number, then what comes in, each once; a picture sent twice is kept once', async ({
@@ -67,7 +70,9 @@ test('live: what was missed comes first by its number, then what comes in, each 
       await send('drill')
     },
   )
-  expect(heard).toEqual({ steps: ['parts', 'cut', 'drill'], greeted: true })
+  expect(heard).toMatchObject({ steps: ['parts', 'cut', 'drill'], greeted: true })
+  // With the entries come the rows of their pens, so that no list is fetched anew.
+  expect(heard.rows.at(-1)).toMatchObject({ pen: { id: made.id }, summary: { stepsDone: 3 } })
   const { pens } = (await (await request.get('/api/bench')).json()) as { pens: { pen: { id: string }, events: unknown[] }[] }
   expect(pens.find(one => one.pen.id === made.id)!.events).toHaveLength(3)
 

@@ -53,7 +53,9 @@ test('a wait that is running follows the air: warmed, it is over sooner', async 
     },
   })
   const until = async () => {
-    const listed = (await (await request.get('/api/pens')).json()) as { pen: { id: string }, summary: { wait: { until: string } } }[]
+    const { pens: listed } = (await (await request.get('/api/pens?limit=200')).json()) as {
+      pens: { pen: { id: string }, summary: { wait: { until: string } } }[]
+    }
     return Date.parse(listed.find(one => one.pen.id === made.id)!.summary.wait.until)
   }
   const before = await until()

@@ -32,7 +32,21 @@ test('a pen is started, planned and found again', async ({ request, pen }) => {
     expect.arrayContaining(['cut', 'sand', 'coat', 'level', 'assemble']),
   )
   const listed = await (await request.get('/api/pens')).json()
-  expect(listed.find((one: { pen: Pen }) => one.pen.id === made.id).summary).toMatchObject({ stage: 'planned', next: { step: 'parts' } })
+  const row = listed.pens.find((one: { pen: Pen }) => one.pen.id === made.id)
+  expect(row.summary).toMatchObject({ stage: 'planned', next: { step: 'parts' } })
+})
+
+test('pens are asked for by what they have in common, page by page; what cannot be asked is told', async ({ request, pen }) => {
+  const made = [await pen({ material: 'walnut', name: 'Paged one' }), await pen({ material: 'walnut', name: 'Paged two' })]
+  const first = await (await request.get('/api/pens?material=walnut&stage=planned&text=paged&limit=1')).json()
+  expect(first.pens.map((one: { pen: Pen }) => one.pen.id)).toEqual([made[1]!.id])
+  const second = await (await request.get(`/api/pens?material=walnut&stage=planned&text=paged&limit=1&after=${first.next}`)).json()
+  expect([second.pens.map((one: { pen: Pen }) => one.pen.id), second.next]).toEqual([[made[0]!.id], null])
+  const wrong = await request.get('/api/pens?stage=lost&limit=many&after=x&colour=red')
+  expect(wrong.status()).toBe(422)
+  expect(Object.keys((await wrong.json()).fields).sort()).toEqual(['', 'limit', 'stage'])
+  const stray = await request.get('/api/pens?after=x')
+  expect([stray.status(), (await stray.json()).fields.after]).toEqual([422, 'This is no place in this list: begin at its beginning.'])
 })
 
 test('a taken mark and wrong fields are told one by one with what would do', async ({ request, pen }) => {

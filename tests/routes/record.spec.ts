@@ -11,7 +11,7 @@ test('every demo pen’s record holds to the JSON Schema that ships with it', as
   const ajv = new Ajv({ allErrors: true })
   addFormats(ajv)
   const validate = ajv.compile(shipped)
-  const pens = (await (await request.get('/api/pens')).json()) as { pen: { id: string, mark: string } }[]
+  const pens = (await (await request.get('/api/pens')).json()).pens as { pen: { id: string, mark: string } }[]
   for (const { pen } of pens) {
     const answer = await request.get(`/api/pens/${pen.id}/record.json`)
     expect(answer.headers()['content-disposition']).toBe(`attachment; filename="oxlip-${pen.mark}.json"`)

@@ -1,65 +1,54 @@
 <script setup lang="ts">
 import { barrelNames } from '#core/barrel'
 import { OTHER, type DefectKind } from '#core/defects'
-import { causes, defects as catalogue } from '#reference'
+import { causes, defects as catalogue, materials } from '#reference'
 import type { ListedDefect } from '#contract'
+import type { DefectQuery } from '#schemas'
 
 /** All defects over all pens: what, where, why, how they were mended and how that went. */
 useHead({ title: 'Defects · Oxlip' })
 const store = useDefects()
 const photos = usePhotos()
-const { failed, loaded, again } = useLoad(store.load)
 const { units } = storeToRefs(useWorkshop())
 const { now } = useClock()
 
 const ANY = 'any'
-const filter = reactive({ kind: ANY as DefectKind | typeof ANY, material: ANY, status: ANY, cause: ANY })
-const all = computed(() => store.defects ?? [])
+const filter = reactive({
+  kind: ANY as DefectKind | typeof ANY,
+  material: ANY,
+  status: ANY as ListedDefect['status'] | typeof ANY,
+  cause: ANY,
+})
+const asked = computed(() => Object.fromEntries(Object.entries(filter).filter(([, value]) => value !== ANY)) as DefectQuery)
+const all = ref<ListedDefect[]>([])
+const next = ref<string | null>(null)
+async function page(after?: string) {
+  const read = await api('GET /api/defects', { query: { ...asked.value, ...(after ? { after } : {}) } })
+  all.value = after ? [...all.value, ...read.defects] : read.defects
+  next.value = read.next
+}
+const { failed, loaded, again } = useLoad(() => Promise.all([page(), store.load()]))
+watch(asked, again)
+
 const nameOf = (kind: DefectKind) => catalogue.find(row => row.kind === kind)?.name ?? kind
 const causeWords = (id: string) =>
   id === OTHER ? 'Something else' : id === 'not known' ? 'Not known' : (causes.find(cause => cause.id === id)?.says ?? id)
 const STATUS: Record<ListedDefect['status'], string> = { open: 'Open', mending: 'Being mended', mended: 'Mended', left: 'Left as it is' }
-const choices = (values: (string | undefined)[], words: (value: string) => string, any: string) => [
-  { label: any, value: ANY },
-  ...[...new Set(values.filter(value => value !== undefined))].sort().map(value => ({ label: words(value), value })),
-]
-const kinds = computed(() =>
-  choices(
-    all.value.map(one => one.kind),
-    value => nameOf(value as DefectKind),
-    'Every kind',
-  ),
-)
-const materials = computed(() =>
-  choices(
-    all.value.map(one => one.material.name),
-    value => value,
-    'Every material',
-  ),
-)
-const states = computed(() =>
-  choices(
-    all.value.map(one => one.status),
-    value => STATUS[value as ListedDefect['status']],
-    'Open or over',
-  ),
-)
-const judged = computed(() =>
-  choices(
-    all.value.map(one => one.judged),
-    causeWords,
-    'Every cause',
-  ),
-)
-const shown = computed(() =>
-  all.value.filter(
-    one =>
-      (filter.kind === ANY || one.kind === filter.kind)
-      && (filter.material === ANY || one.material.name === filter.material)
-      && (filter.status === ANY || one.status === filter.status)
-      && (filter.cause === ANY || one.judged === filter.cause),
-  ),
-)
+/** Choices by what they are called. */
+function choices(any: string, rows: readonly { value: string, label: string }[]) {
+  const sorted = [...rows].sort((a, b) => a.label.localeCompare(b.label, 'en'))
+  return [{ label: any, value: ANY }, ...sorted]
+}
+const kinds = choices('Every kind', catalogue.map(({ kind, name }) => ({ value: kind, label: name })))
+const woods = choices('Every material', materials.map(({ id, name }) => ({ value: id, label: name })))
+const states = choices('Open or over', Object.entries(STATUS).map(([value, label]) => ({ value, label })))
+const judged = computed(() => {
+  const known = causes.filter(cause => filter.kind === ANY || cause.kind === filter.kind)
+  return choices('Every cause', known.map(({ id, says }) => ({ value: id, label: says })))
+})
+watch(() => filter.kind, () => {
+  filter.cause = ANY
+})
 const filtered = computed(() => Object.values(filter).some(value => value !== ANY))
 function clear() {
   Object.assign(filter, { kind: ANY, material: ANY, status: ANY, cause: ANY })
@@ -74,24 +63,23 @@ const record = computed(() => [...store.history.ways].sort((a, b) => b.worked + 
   <div v-else class="defects figures">
     <header>
       <h1>Defects</h1>
-      <p class="quiet">{{ filtered ? `${shown.length} of ${all.length}` : `${all.length} on all pens` }}</p>
       <NuxtLink class="key" to="/pens">All pens</NuxtLink>
     </header>
-    <section v-if="!all.length" class="empty sheet">
+    <section v-if="!all.length && !filtered" class="empty sheet">
       <h2>No defect yet</h2>
       <p>What goes wrong at the bench is noted there with <kbd>w</kbd>, and gathers here: what it was, why, and what mended it.</p>
     </section>
     <template v-else>
       <div class="filters">
         <UFormField label="Kind"><USelect v-model="filter.kind" :items="kinds" size="lg" /></UFormField>
-        <UFormField label="Material"><USelect v-model="filter.material" :items="materials" size="lg" /></UFormField>
+        <UFormField label="Material"><USelect v-model="filter.material" :items="woods" size="lg" /></UFormField>
         <UFormField label="Outcome"><USelect v-model="filter.status" :items="states" size="lg" /></UFormField>
         <UFormField label="Cause"><USelect v-model="filter.cause" :items="judged" size="lg" /></UFormField>
         <button v-if="filtered" type="button" class="key" @click="clear">Show all</button>
       </div>
-      <p v-if="!shown.length" class="quiet" role="status">No defect fits: show all, or choose otherwise.</p>
+      <p v-if="!all.length" class="quiet" role="status">No defect fits: show all, or choose otherwise.</p>
       <ul v-else class="rows sheet" aria-label="Defects">
-        <li v-for="one in shown" :key="one.id">
+        <li v-for="one in all" :key="one.id">
           <DefectPicture :kind="one.kind" class="drawn" />
           <div class="what">
             <p>
@@ -121,6 +109,7 @@ const record = computed(() => [...store.history.ways].sort((a, b) => b.worked + 
           </span>
         </li>
       </ul>
+      <p v-if="next"><button type="button" class="key" @click="page(next)">Show older ones</button></p>
       <section v-if="record.length" aria-labelledby="record">
         <h2 id="record">How mends have gone</h2>
         <ul class="quiet">

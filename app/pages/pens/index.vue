@@ -1,18 +1,45 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import { materials } from '#reference'
+
 useHead({ title: 'Pens · Oxlip' })
-const store = usePens()
-const { failed, loaded, again } = useLoad(store.load)
-const looked = ref('')
-const pens = computed(() => {
-  const words = looked.value.trim().toLowerCase()
-  return (store.pens ?? [])
-    .filter(
-      ({ pen, summary }) =>
-        !words
-        || [pen.mark, pen.name, pen.reason, summary.material.name, summary.fitting.name].some(text => text?.toLowerCase().includes(words)),
-    )
-    .sort((a, b) => a.pen.mark.localeCompare(b.pen.mark, undefined, { numeric: true }))
+const { asked, chosen, choose, isNarrowed, clear, ANY } = usePenFilter()
+const stock = useStock()
+const methods = useMethods()
+const list = usePenList(() => asked.value)
+const { failed, loaded, again } = useLoad(list.load)
+watch(asked, again)
+
+/** A text is looked for once the fingers rest. */
+const RESTS = 250
+const looked = ref(asked.value.text ?? '')
+const rested = refDebounced(looked, RESTS)
+watch(rested, text => text.trim() !== (asked.value.text ?? '') && choose('text', text.trim()))
+watch(() => asked.value.text, (text) => {
+  if ((text ?? '') !== looked.value.trim()) looked.value = text ?? ''
 })
+
+const [stage, material, fitting, method, sort] = [
+  chosen('stage'), chosen('material'), chosen('fitting'), chosen('method'), chosen('sort'),
+]
+const dueOn = computed({ get: () => asked.value.due ?? '', set: day => choose('due', day) })
+const any = (label: string) => ({ label, value: ANY })
+const stages = [
+  any('Every stage'),
+  { label: 'Planned', value: 'planned' },
+  { label: 'In work', value: 'in work' },
+  { label: 'Finished', value: 'finished' },
+]
+const orders = [
+  { label: 'Worked on last', value: ANY },
+  { label: 'By mark', value: 'marks' },
+  { label: 'Due first', value: 'due' },
+]
+const byName = (rows: readonly { id: string, name: string }[]) =>
+  rows.map(({ id, name }) => ({ label: name, value: id })).sort((a, b) => a.label.localeCompare(b.label, 'en'))
+const woods = computed(() => [any('Every material'), ...byName(materials)])
+const fittings = computed(() => [any('Every fitting'), ...byName((stock.fittings ?? []).map(one => one.fitting))])
+const finishes = computed(() => [any('Every finish'), ...byName(methods.methods ?? [])])
 </script>
 
 <template>
@@ -28,12 +55,28 @@ const pens = computed(() => {
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>
-    <ul v-if="pens.length" class="sheet rows"><BenchRow v-for="one in pens" :key="one.pen.id" :listed="one" /></ul>
+    <div class="filters">
+      <USelect v-model="stage" :items="stages" size="lg" aria-label="Stage" />
+      <USelect v-model="material" :items="woods" size="lg" aria-label="Material" />
+      <USelect v-model="fitting" :items="fittings" size="lg" aria-label="Fitting" />
+      <USelect v-model="method" :items="finishes" size="lg" aria-label="Finish" />
+      <label class="due">
+        <span>Due</span>
+        <UInput v-model.lazy="dueOn" type="date" size="lg" aria-label="Due on" />
+      </label>
+      <UCheckbox
+        :model-value="asked.defects === 'open'" size="lg" label="Defect open"
+        @update:model-value="choose('defects', $event ? 'open' : undefined)"
+      />
+      <USelect v-model="sort" :items="orders" size="lg" aria-label="Order" />
+      <button v-if="isNarrowed" type="button" class="key" @click="clear">Show all pens</button>
+    </div>
+    <BenchRows v-if="list.pens.value?.length" :pens="list.pens.value" @end="list.more" />
     <section v-else class="sheet none" role="status">
-      <p v-if="store.pens?.length">No pen says “{{ looked }}”. Look for its mark, like C2, or a part of its name.</p>
+      <p v-if="asked.text">No pen says “{{ asked.text }}”. Look for its mark, like C2, or a part of its name.</p>
+      <p v-else-if="isNarrowed">No pen is like that. Choose otherwise, or look at all of them.</p>
       <p v-else>No pens yet.</p>
-      <button v-if="looked" type="button" class="key" @click="looked = ''">Show all pens</button>
-      <NuxtLink v-else class="key next" to="/pens/new">Start the first pen</NuxtLink>
+      <NuxtLink v-if="!isNarrowed" class="key next" to="/pens/new">Start the first pen</NuxtLink>
     </section>
   </div>
 </template>
@@ -43,6 +86,8 @@ const pens = computed(() => {
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
 header > :nth-child(2) { flex: 1 1 16rem; max-width: 26rem; }
 header .key:first-of-type { margin-left: auto; }
-.rows { overflow: hidden; }
+.filters { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 0.75rem; }
+.filters > :deep(button[role="combobox"]) { min-width: 9.5rem; min-height: 44px; }
+.due { display: flex; align-items: center; gap: 0.5rem; }
 .none { display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
 </style>

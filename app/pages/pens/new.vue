@@ -6,7 +6,6 @@ import { newPenSchema, type FieldErrors, type NewPen } from '#schemas'
 import { abrasiveName, grainSize } from '#core/abrasives'
 
 useHead({ title: 'Start a pen · Oxlip' })
-const pens = usePens()
 const store = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
@@ -16,8 +15,7 @@ const trouble = ref('')
 const sending = ref(false)
 
 const { loaded } = useLoad(async () => {
-  await pens.load()
-  form.value.mark ||= freeMark((pens.pens ?? []).map(one => one.pen.mark))
+  form.value.mark ||= (await api('GET /api/pens/mark')).free
 })
 
 /** The plan as it would be, worked out here while the form is filled in. */

@@ -7,13 +7,12 @@ import { materialOf, materials } from '#reference'
 /** Several pens out of several sticks with the least waste, and how many pens a board gives. */
 useHead({ title: 'Cutting · Oxlip' })
 const stock = useStock()
-const pens = usePens()
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
-const { failed, loaded, again } = useLoad(() => Promise.all([stock.load(), pens.load()]))
+const list = usePenList(() => ({ stage: 'planned', sort: 'marks', limit: 200 }))
+const { failed, loaded, again } = useLoad(() => Promise.all([stock.load(), list.load()]))
 
-const cutDone = (one: { summary: { stage: string, stepsDone: number } }) => one.summary.stage !== 'planned'
-const open = computed(() => (pens.pens ?? []).filter(one => !cutDone(one)))
+const open = computed(() => list.pens.value ?? [])
 const chosen = ref<Set<string>>()
 const picked = computed(() => chosen.value ?? new Set(open.value.map(one => one.pen.id)))
 function pick(id: string, on: boolean) {

@@ -1,25 +1,13 @@
-import { boardOf, summarise } from '../../../core/bench'
-import { unitWords } from '../../../core/units'
-import { readAir } from '../../db/air'
+import { penQuerySchema } from '../../../schemas'
 import { db } from '../../db/connection'
-import { eventsByPen } from '../../db/events'
-import { listPens } from '../../db/pens'
-import { readPlans } from '../../db/plans'
+import { pagePens } from '../../db/rows'
 import { readWorkshop } from '../../db/workshop'
+import { queryOf } from '../../http/params'
 import { route } from '../../http/route'
 
-export default route('GET /api/pens', async () => {
-  const knex = db()
-  const [pens, plans, logs, workshop, air] = await Promise.all([
-    listPens(knex),
-    readPlans(knex),
-    eventsByPen(knex),
-    readWorkshop(knex),
-    readAir(knex),
-  ])
-  const units = unitWords(workshop.units)
-  return pens.flatMap((pen) => {
-    const plan = plans.get(pen.id)
-    return plan ? [{ pen, summary: summarise(boardOf(plan, logs.get(pen.id) ?? [], air), units) }] : []
-  })
+/** A page of the pens that are asked for. */
+export default route('GET /api/pens', async (event) => {
+  const asked = await queryOf(event, penQuerySchema, ['limit'])
+  const { units } = await readWorkshop(db())
+  return pagePens(db(), units, asked)
 })

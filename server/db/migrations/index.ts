@@ -5,6 +5,7 @@ import * as abrasives from './0003-abrasives'
 import * as finishes from './0004-finishes'
 import * as bench from './0005-bench'
 import * as changes from './0006-changes'
+import * as lifetime from './0007-lifetime'
 
 interface Migration {
   name: string
@@ -19,6 +20,7 @@ const migrations: Migration[] = [
   { name: '0004-finishes', ...finishes },
   { name: '0005-bench', ...bench },
   { name: '0006-changes', ...changes },
+  { name: '0007-lifetime', ...lifetime },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

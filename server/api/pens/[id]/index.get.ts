@@ -1,5 +1,5 @@
 import { db } from '../../../db/connection'
-import { elsewhereOf, eventsOf } from '../../../db/events'
+import { elsewhereOf, eventsOf } from '../../../db/log'
 import { readPen } from '../../../db/pens'
 import { readPlan } from '../../../db/plans'
 import { idParam } from '../../../http/params'

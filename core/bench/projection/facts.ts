@@ -1,0 +1,103 @@
+import type { BarrelId } from '../../barrel'
+import type { DefectKind } from '../../defects'
+import type { Growth } from '../../film'
+import { isGrit, type StepId, type StepKind } from '../../plan'
+import type { SandingObservation } from '../../sanding'
+import { sandingClass, type SandingClass, type WaitPurpose } from '../../shelf'
+import type { Board } from '../board'
+import type { DefectState } from '../course'
+import { buildGrowths } from '../growths'
+import { sandingObservations } from '../observations'
+import type { PenRecord, RecordRow } from '../record'
+import { isDone } from '../replay'
+import { usesOf } from '../uses'
+
+/** What every fact has: when it was, ISO 8601. */
+interface Dated {
+  at: string
+}
+
+/** Something that the log of one pen tells once and for all, to be asked for by its kind and by what it is about. */
+export type Fact = Dated & (
+  /** A step that was done: how long hands were on it, s, and how that is known; planned beside it. */
+  | { kind: 'step', about: StepKind, step: StepId, seconds: number, timing: NonNullable<RecordRow['timing']>, planned: number }
+  /** A grit that was looked at. */
+  | { kind: 'look', about: string, step: StepId, answer: 'not yet' | 'cannot tell' }
+  /** What a look tells of cut rate and capacity on a class of wood. */
+  | ({ kind: 'sanding', about: SandingClass } & SandingObservation)
+  /** How the radius grew under coats; about the first of their products. */
+  | ({ kind: 'growth', about: string } & Growth)
+  /** What a coat took from a bottle, ml. */
+  | { kind: 'use', about: string, ml: number }
+  /** An abrasive that was worked with: seconds on it, and how many pieces that took. */
+  | { kind: 'sheet', about: string, step: StepId, seconds: number, pieces: number }
+  /** A defect: what it was, why, how it was mended and how that went; the kind of step it was found at, if any was left. */
+  | { kind: 'defect', about: DefectKind, defect: ProjectedDefect, found: StepKind | null, madeUp: boolean }
+  /** A diameter that was measured, mm. */
+  | { kind: 'diameter', about: BarrelId, step: StepId, fromTip: number, mm: number }
+  /** A wait that was kept, or cut short by so many s. */
+  | { kind: 'wait', about: WaitPurpose, step: StepId, seconds: number, shortBy: number }
+)
+
+/** A defect as it is kept: without what was asked on the way to its cause. */
+export type ProjectedDefect = Omit<DefectState, 'answers'>
+
+/** All facts of a pen, in the order of their kinds. `isMadeUp` tells of a device whether what it entered happened to nobody. */
+export function factsOf(board: Board, { rows }: PenRecord, isMadeUp: (device: string) => boolean): Fact[] {
+  return [
+    ...rows.flatMap(stepFacts),
+    ...lookFacts(board),
+    ...sheetFacts(board),
+    ...defectFacts(board, isMadeUp),
+    ...board.state.measured.map(({ barrel, at, step, fromTip, diameter }): Fact =>
+      ({ kind: 'diameter', about: barrel, at, step, fromTip, mm: diameter })),
+  ]
+}
+
+/** What a pen teaches of its turner's hands and bottles. */
+export function lessonsOf(board: Board): Fact[] {
+  const wood = sandingClass(board.state.plan.inputs.material)
+  return [
+    ...sandingObservations(board.state).map((found): Fact => ({ kind: 'sanding', about: wood, ...found })),
+    ...buildGrowths(board, '').map((found): Fact => ({ kind: 'growth', about: Object.keys(found.coats)[0] ?? '', ...found })),
+    ...usesOf(board).map(({ product, at, ml }): Fact => ({ kind: 'use', about: product, at, ml })),
+  ]
+}
+
+function stepFacts({ step, at, handsOn, timing, planned, wait }: RecordRow): Fact[] {
+  if (at === null || handsOn === null || timing === null) return []
+  const kept: Fact[] = wait ? [{ kind: 'wait', about: wait.purpose, at, step: step.id, seconds: wait.seconds, shortBy: wait.shortBy }] : []
+  return [{ kind: 'step', about: step.kind, at, step: step.id, seconds: handsOn, timing, planned }, ...kept]
+}
+
+function lookFacts({ state: { held, steps } }: Board): Fact[] {
+  const abrasives = new Map(steps.flatMap(({ step }) => (isGrit(step) ? [[step.id, step.abrasive.id] as const] : [])))
+  return held.said.flatMap((event): Fact[] => {
+    const about = event.kind === 'look' ? abrasives.get(event.payload.step) : undefined
+    return event.kind === 'look' && about
+      ? [{ kind: 'look', about, at: event.at, step: event.payload.step, answer: event.payload.answer }]
+      : []
+  })
+}
+
+function sheetFacts({ state, traced }: Board): Fact[] {
+  const grits = new Map(traced.steps.map(one => [one.step.id, one.grit]))
+  return state.steps.filter(isDone).flatMap(({ step, at }): Fact[] => {
+    const grit = grits.get(step.id)
+    return grit && isGrit(step)
+      ? [{ kind: 'sheet', about: step.abrasive.id, at, step: step.id, seconds: grit.seconds, pieces: grit.pieces }]
+      : []
+  })
+}
+
+function defectFacts({ state }: Board, isMadeUp: (device: string) => boolean): Fact[] {
+  const by = new Map(state.held.said.map(event => [event.id, event.device]))
+  return state.defects.map(({ answers: _, ...defect }): Fact => ({
+    kind: 'defect',
+    about: defect.kind,
+    at: defect.at,
+    defect,
+    found: state.plan.steps.find(step => step.id === defect.step)?.kind ?? null,
+    madeUp: isMadeUp(by.get(defect.id) ?? ''),
+  }))
+}

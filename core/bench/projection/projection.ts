@@ -1,0 +1,75 @@
+import type { AirReading } from '../../climate'
+import type { Plan } from '../../plan'
+import { unitSystems, unitWords, type UnitSystem } from '../../units'
+import { boardOf, type Board } from '../board'
+import type { BenchEvent } from '../event'
+import { record, type PenRecord } from '../record'
+import type { RunningWait } from '../replay'
+import { summarise, type PenSummary } from '../summary'
+import { factsOf, lessonsOf, type Fact } from './facts'
+
+/** Counts up when what is kept of a pen is worked out otherwise: rows of an earlier one are then made again. */
+export const PROJECTION = 1
+
+/** Whether the entries of a device are made up: they teach nothing. */
+const isMadeUp = (device: string): boolean => device === 'demo'
+
+/** What is to be done next, in each system of units. */
+type NextInUnits = Record<UnitSystem, PenSummary['next']>
+
+/** What lists show of a pen, in any units. */
+export interface ProjectedSummary extends Omit<PenSummary, 'next'> {
+  /** What to do next; null when it is finished. */
+  next: NextInUnits | null
+  /** Every wait that runs, with its end. */
+  waits: Pick<RunningWait, 'before' | 'purpose' | 'from' | 'until'>[]
+  /** Hands-on time so far, s. */
+  handsOnDone: number
+  /** What can be searched for in it, in small letters. */
+  text: string
+}
+
+/** What is kept ready of one pen; follows from its plan, its log and the air alone. */
+export interface Projection {
+  /** For lists. */
+  summary: ProjectedSummary
+  /** For what is asked of all pens. */
+  facts: readonly Fact[]
+}
+
+/**
+ * What is kept ready of a pen. Any order and any repetition of the same entries gives the same; `air` as it was read since the pen was
+ * begun, in the order of time.
+ */
+export function project(planned: Plan, events: readonly BenchEvent[], air: readonly AirReading[] = []): Projection {
+  const board = boardOf(planned, events, air)
+  const own = events.filter(event => !isMadeUp(event.device))
+  const taught = own.length === events.length ? board : own.length ? boardOf(planned, own, air) : undefined
+  const told = record(board.state, board.traced, air)
+  return { summary: summaryOf(board, told), facts: [...factsOf(board, told, isMadeUp), ...(taught ? lessonsOf(taught) : [])] }
+}
+
+function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {
+  const { state } = board
+  const summary = summarise(board, unitWords('metric'))
+  const inUnits = unitSystems.map(system => [system, summarise(board, unitWords(system)).next] as const)
+  return {
+    ...summary,
+    next: summary.next && (Object.fromEntries(inUnits) as NextInUnits),
+    waits: state.waits.map(({ before, purpose, from, until }) => ({ before, purpose, from, until })),
+    handsOnDone: handsOn,
+    text: searchText(board),
+  }
+}
+
+/** The words by which a pen is found, besides its mark, its name and its reason. */
+function searchText({ state: { plan: { inputs }, defects } }: Board): string {
+  const words = [inputs.material.name, inputs.fitting.name, inputs.method.name, ...new Set(defects.map(one => one.kind))]
+  return words.join(' ').toLowerCase()
+}
+
+/** The summary of a pen in a turner's units. */
+export function summaryIn(projected: ProjectedSummary, units: UnitSystem): PenSummary {
+  const { next, waits: _waits, handsOnDone: _done, text: _text, ...rest } = projected
+  return { ...rest, next: next?.[units] ?? null }
+}

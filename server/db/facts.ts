@@ -1,0 +1,77 @@
+import type { Knex } from 'knex'
+import type { Fact } from '../../core/bench'
+
+interface Row {
+  kind: string
+  place: number
+  about: string
+  at: Date
+  body: unknown
+}
+
+/** A fact of a pen in its place. */
+interface Placed {
+  kind: string
+  place: number
+  about: string
+  at: string
+  body: string
+}
+
+const keyOf = ({ kind, place }: Pick<Placed, 'kind' | 'place'>): string => `${kind} ${place}`
+
+/** A value as text that is the same for the same value, whatever order its fields stand in. */
+function canonical(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonical).join()}]`
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null'
+  const fields = Object.entries(value).filter(([, field]) => field !== undefined).sort(([a], [b]) => (a < b ? -1 : 1))
+  return `{${fields.map(([name, field]) => `${JSON.stringify(name)}:${canonical(field)}`).join()}}`
+}
+
+function placed(facts: readonly Fact[]): Placed[] {
+  const counts = new Map<string, number>()
+  return facts.map(({ kind, about, at, ...body }) => {
+    const place = counts.get(kind) ?? 0
+    counts.set(kind, place + 1)
+    return { kind, place, about, at, body: canonical(body) }
+  })
+}
+
+/** Keeps the facts of a pen: only what is another than before is written, and what was learnt from such is told to be old. */
+export async function writeFacts(trx: Knex, penId: string, facts: readonly Fact[]): Promise<void> {
+  const rows: Row[] = await trx('facts').where({ pen_id: penId }).select('kind', 'place', 'about', 'at', 'body')
+  const before = new Map(rows.map(row => [keyOf(row), { ...row, at: row.at.toISOString(), body: canonical(row.body) }]))
+  const now = placed(facts)
+  const there = new Set(now.map(keyOf))
+  const gone = [...before.values()].filter(row => !there.has(keyOf(row)))
+  const other = now.filter((fact) => {
+    const was = before.get(keyOf(fact))
+    return !was || was.about !== fact.about || was.at !== fact.at || was.body !== fact.body
+  })
+  if (gone.length) {
+    await trx('facts')
+      .where({ pen_id: penId })
+      .whereIn(['kind', 'place'], gone.map(({ kind, place }) => [kind, place]))
+      .delete()
+  }
+  if (other.length) {
+    await trx('facts')
+      .insert(other.map(fact => ({ ...fact, pen_id: penId })))
+      .onConflict(['pen_id', 'kind', 'place'])
+      .merge()
+  }
+  const touched = [...gone, ...other, ...other.flatMap(fact => before.get(keyOf(fact)) ?? [])]
+  await outdate(trx, touched)
+}
+
+/** Counts up what these facts are about, so that what was learnt of it is worked out anew when it is next asked for. */
+async function outdate(trx: Knex, touched: readonly Pick<Placed, 'kind' | 'about'>[]): Promise<void> {
+  const lessons = [...new Map(touched.map(({ kind, about }) => [`${kind} ${about}`, { kind, about }])).values()]
+  if (!lessons.length) return
+  // In one order, so that two who count up the same wait for one another and never in a circle.
+  lessons.sort((a, b) => (a.kind + a.about < b.kind + b.about ? -1 : 1))
+  await trx('lessons')
+    .insert(lessons.map(lesson => ({ ...lesson, facts: 1 })))
+    .onConflict(['kind', 'about'])
+    .merge({ facts: trx.raw('lessons.facts + 1') as unknown as number })
+}
