@@ -147,6 +147,10 @@ it('tells a fitting that cannot be, at its field, with what would be right', () 
     { field: 'barrels[0].tubeLength', says: expect.stringMatching(/3000 mm is more than a pen has/) },
   ])
   expect(faults({ tubeLength: 0 })).toEqual([{ field: 'barrels[0].tubeLength', says: expect.stringMatching(/above 0/) }])
+  // As thick as the tube is no wall either; what is not above 0 is told so, and not a second time.
+  expect(faults({ tipEnd: 6.9 }).map(fault => fault.field)).toEqual(['barrels[0].tipEnd'])
+  expect(faults({ tipEnd: 6.91 })).toEqual([])
+  for (const tipEnd of [0, -1]) expect(faults({ tipEnd }).map(fault => fault.says)).toEqual([expect.stringMatching(/above 0/)])
   expect(faults({ tipEnd: 6 })).toEqual([{ field: 'barrels[0].tipEnd', says: expect.stringMatching(/inside a tube of 6.9 mm/) }])
   expect(faults({ bushings: { clip: 6 } })).toEqual([
     { field: 'barrels[0].bushings.clip', says: expect.stringMatching(/bushing of 6 mm lies inside/) },

@@ -49,6 +49,17 @@ describe('what coats build, from diameters', () => {
     expect(found[0]).toMatchObject({ places: 2 })
     expect(found[0]!.growth).toBeCloseTo(20 - (0.6 * 14) / 2, 6)
   })
+  it('a place is the same within a millimetre along one barrel, and the coats are named by their numbers', () => {
+    const grown = (fromTip: number, coats: number) =>
+      growthsOf(log([
+        [0, measure(11, 'coat.1', 5)],
+        ...Array.from({ length: coats }, (_, index): [number, Entry] => [60 + index, done(`coat.${index + 1}`)]),
+        [180, measure(11.1, 'coat.1', fromTip)],
+      ])).map(one => one.id)
+    expect([4, 6].map(fromTip => grown(fromTip, 1))).toEqual([['A1, coat 1'], ['A1, coat 1']])
+    expect([3.9, 6.1].map(fromTip => grown(fromTip, 1))).toEqual([[], []])
+    expect(grown(5, 3)).toEqual(['A1, coat 1 to 3'])
+  })
   it('nothing is learnt across a levelling, from another place, or from one reading', () => {
     const level = plan.steps.find(step => step.kind === 'level')!.id
     const coats = plan.steps.filter(step => step.kind === 'coat').map(step => step.id)

@@ -89,5 +89,10 @@ header .key:first-of-type { margin-left: auto; }
 .filters { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 0.75rem; }
 .filters > :deep(button[role="combobox"]) { min-width: 9.5rem; min-height: 44px; }
 .due { display: flex; align-items: center; gap: 0.5rem; }
+.due :deep(input) { min-height: 44px; }
+@media (max-width: 640px) {
+  .filters { flex-wrap: nowrap; overflow-x: auto; margin-inline: -1rem; padding: 0.2rem 1rem; }
+  .filters > * { flex: none; }
+}
 .none { display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
 </style>

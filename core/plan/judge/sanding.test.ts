@@ -118,3 +118,14 @@ it('says what stays when a grit is stopped at half its time: less than half, sin
     expect(seconds).toBeGreaterThan(0)
   }
 })
+
+it('what is worth buying is not on the shelf already, and can be used on bare wood', () => {
+  const there = ['P-80', 'P-150', 'P-220', 'P-320', 'P-600']
+  const few = { ...usualShelf, abrasives: abrasives.filter(one => there.includes(one.id)) }
+  const bare = inputs('apple', 'click-8', { shelf: few, wishes: { tool: 'gouge', film: 'gloss' } })
+  const offered = (ids: string[], change = {}) =>
+    ladderReasons(bare, abrasives.filter(one => ids.includes(one.id)).map(one => ({ ...one, ...change })))!.buy
+  expect(offered(['P-360'])).toEqual({ id: 'P-360', saves: expect.any(Number) })
+  expect(offered(there)).toBeUndefined()
+  expect(offered(['P-360'], { dry: false, wet: true })).toBeUndefined()
+})

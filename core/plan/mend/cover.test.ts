@@ -34,6 +34,11 @@ it('a sand-through at the first levelling: coats go on before it is levelled aga
       .map(step => step.kind),
   ).toEqual(Array.from({ length: covers(plan, 'level.after.3') }, () => 'coat'))
   expect(mended.steps.filter(step => !step.mend)).toEqual(plan.steps)
+  // The place counts as mended once the levelling that comes over it is done.
+  expect(endOfRepair(mended, 'd1')!.id).toBe('level.after.3')
+  expect(endOfRepair(plan, 'd1')).toBeUndefined()
+  const unlevelled = { ...mended, steps: mended.steps.filter(step => step.kind !== 'level') }
+  expect(endOfRepair(unlevelled, 'd1')).toEqual(unlevelled.steps.findLast(step => step.mend))
 })
 
 it('found late in the polish ladder, it is levelled and polished again from there', () => {
