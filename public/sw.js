@@ -13,6 +13,8 @@ self.addEventListener('fetch', (event) => {
   const { request } = event
   const url = new URL(request.url)
   if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname === '/api/live' || url.pathname.startsWith('/api/photos/')) return
+  // Of a list its first page is kept, not all that somebody scrolled through.
+  if (url.searchParams.has('after')) return
   if (url.pathname.startsWith('/_nuxt/')) event.respondWith(keptFirst(request))
   else if (request.mode === 'navigate') event.respondWith(serverFirst(request, '/'))
   else event.respondWith(serverFirst(request, request))

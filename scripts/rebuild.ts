@@ -1,19 +1,28 @@
+import { existsSync } from 'node:fs'
+import { resolve } from 'node:path'
+import { must } from '../core/sure'
 import { connect } from '../server/db/connection'
 import { projectAll } from '../server/db/projections'
+import { startCluster } from './lib/postgres'
 import { main, Plain, say } from './lib/say'
 
+const FOLDER = resolve('.oxlip')
+
 /**
- * Makes anew what is kept ready of every pen, from plans and logs alone: `npm run rebuild`, with OXLIP_DATABASE_URL as `./start` prints
- * it. Lists go on meanwhile with what is there.
+ * Makes anew what is kept ready of every pen, from plans and logs alone: `npm run rebuild`. On the database of this folder, or the one
+ * that OXLIP_DATABASE_URL names; there lists go on meanwhile with what is there.
  */
 await main(async () => {
-  const url = process.env.OXLIP_DATABASE_URL
-  if (!url) throw new Plain('Set OXLIP_DATABASE_URL to the address of the database, then run this again.')
-  const knex = connect(url)
+  const given = process.env.OXLIP_DATABASE_URL
+  if (!given && existsSync(resolve(FOLDER, 'running.json')))
+    throw new Plain('Oxlip is running from this folder: end it with Ctrl-C, then run this again.')
+  const cluster = given ? undefined : await startCluster(resolve(FOLDER, 'postgres'), { lasting: true })
+  const knex = connect(must(cluster?.url ?? given, 'a cluster is started where no database is given'))
   try {
     await knex('pen_rows').update({ projection: 0 })
     say(`Made anew: ${await projectAll(knex)} pens.`)
   } finally {
     await knex.destroy()
+    await cluster?.stop()
   }
 })

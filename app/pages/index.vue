@@ -12,7 +12,13 @@ const due = ref<DueDay | null>(null)
 const loadDue = async () => {
   due.value = (await api('GET /api/pens/due')).due
 }
-const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), plannedList.load(), finishedList.load(), loadDue()]))
+/** The bench opens with the pens in work; what stands below them may be missing, and that is told. */
+const lacking = ref(false)
+async function loadRest() {
+  const all = await Promise.allSettled([plannedList.load(), finishedList.load(), loadDue()])
+  lacking.value = all.some(one => one.status === 'rejected')
+}
+const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), loadRest()]))
 const { now } = useClock()
 const { free, waiting, bands, inWork, next, why } = useBench()
 const boards = useBenchPens()
@@ -62,7 +68,7 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>
 
-    <section v-if="!inWork.length && !planned.length && !finished.length" class="empty sheet">
+    <section v-if="!inWork.length && !planned.length && !finished.length && !lacking" class="empty sheet">
       <h2>No pens yet</h2>
       <p>Choose a fitting, a material and a finish, and Oxlip works out the rest: lengths, diameters, grits, coats and waits.</p>
       <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
@@ -78,6 +84,7 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
       </ul>
     </section>
     <p v-if="dueLine" class="quiet figures">{{ dueLine }}</p>
+    <p v-if="lacking" class="quiet" role="status">Planned and finished pens are not to be had just now.</p>
     <section v-if="planned.length" aria-labelledby="planned">
       <h2 id="planned">Planned, not begun</h2>
       <ul class="sheet rows"><BenchRow v-for="one in planned" :key="one.pen.id" :listed="one" /></ul>

@@ -9,6 +9,8 @@ import { serve } from './serve'
 export interface Stand {
   address: string
   databaseUrl: string
+  /** The server’s process. */
+  pid: () => number
   /** What the server wrote to its log. */
   logFile: string
   stopServer: () => Promise<void>
@@ -29,6 +31,7 @@ export async function startStand(): Promise<Stand> {
   return {
     address: server.address,
     databaseUrl: cluster.url,
+    pid: () => server.process.pid ?? 0,
     logFile: log,
     stopServer: () => server.stop(),
     killServer: async () => {

@@ -1,12 +1,12 @@
 import { asBenchEvent, eventBatchSchema } from '../../schemas'
 import { db } from '../db/connection'
-import { appendEvents } from '../db/append'
+import { appendTogether } from '../db/append-together'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
 
 export default route('POST /api/events', async (event) => {
   const { events, sentAt } = await readChecked(event, eventBatchSchema)
-  const added = new Set(await appendEvents(db(), events.map(asBenchEvent), sentAt))
+  const added = new Set(await appendTogether(db(), events.map(asBenchEvent), sentAt))
   const ids = events.map(one => one.id)
   return { added: ids.filter(id => added.has(id)), known: ids.filter(id => !added.has(id)) }
 })

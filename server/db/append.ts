@@ -9,37 +9,69 @@ import { projectPens } from './projections'
 /** A device's clock that is wrong by less counts as right, ms: sending takes time too. */
 const RIGHT = 2000
 
+/** Entries that were sent together. */
+export interface Batch {
+  /** What was entered. */
+  events: readonly BenchEvent[]
+  /** The time on the device when it sent them, ISO 8601: entries that do not say how wrong its clock was are put right by it. */
+  sentAt?: string | undefined
+  /** When they came in, ms. */
+  receivedAt: number
+}
+
 /**
  * Appends events; those whose id is known already are passed over, so that sending twice changes nothing. Answers the ids that were
- * new. `sentAt` is the time on the device when it sent them: entries that do not say how wrong its clock was are put right by it. A
- * mend that was chosen, or taken back, makes a new version of its pen's plan; what is kept ready of each pen follows.
+ * new. A mend that was chosen, or taken back, makes a new version of its pen's plan; what is kept ready of each pen follows.
  * @throws FieldsError when a pen is not known; then none is kept
  */
 export async function appendEvents(knex: Knex, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
-  const off = sentAt ? Date.parse(sentAt) - Date.now() : undefined
-  const measured = off === undefined ? undefined : Math.abs(off) < RIGHT ? 0 : Math.round(off)
+  const [added = []] = await appendBatches(knex, [{ events, sentAt, receivedAt: Date.now() }])
+  return added
+}
+
+/**
+ * The same for several batches in one transaction: all are kept, or none. Answers for each which of its ids were new; an entry that is
+ * in two of them is new in the first.
+ */
+export async function appendBatches(knex: Knex, batches: readonly Batch[]): Promise<string[][]> {
   return knex.transaction(async (trx) => {
-    const pens = [...new Set(events.map(event => event.pen))]
-    const known = new Set<string>(await trx('pens').whereIn('id', pens).pluck('id'))
-    const stray = events.findIndex(event => !known.has(event.pen))
-    if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen.' })
+    await refuseStray(trx, batches)
     await oneAtATime(trx)
-    const rows = events.map(({ pen, payload, barrels, ahead = measured, ...rest }) => ({
-      ...rest,
-      pen_id: pen,
-      barrels: [...barrels],
-      payload: JSON.stringify(payload),
-      ahead_ms: ahead ?? null,
-    }))
+    const rows = new Map<string, ReturnType<typeof asRow>>()
+    for (const batch of batches) for (const event of batch.events) if (!rows.has(event.id)) rows.set(event.id, asRow(event, batch))
     const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
-      .insert(rows)
+      .insert([...rows.values()])
       .onConflict('id')
       .ignore()
       .returning(['id', 'pen_id', 'kind'])
-    for (const pen of new Set(added.filter(row => CHANGES_PLAN.includes(row.kind)).map(row => row.pen_id))) await mend(trx, pen)
+    const mended = new Set(added.filter(row => CHANGES_PLAN.includes(row.kind)).map(row => row.pen_id))
+    for (const pen of [...mended].sort()) await mend(trx, pen)
     await projectPens(trx, [...new Set(added.map(row => row.pen_id))])
-    return added.map(row => row.id)
+    const left = new Set(added.map(row => row.id))
+    return batches.map(batch => batch.events.flatMap(({ id }) => (left.delete(id) ? [id] : [])))
   })
+}
+
+/** @throws FieldsError naming the first entry of a pen that is not known */
+async function refuseStray(trx: Knex, batches: readonly Batch[]): Promise<void> {
+  const pens = [...new Set(batches.flatMap(batch => batch.events.map(event => event.pen)))]
+  const known = new Set<string>(await trx('pens').whereIn('id', pens).pluck('id'))
+  for (const { events } of batches) {
+    const stray = events.findIndex(event => !known.has(event.pen))
+    if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen.' })
+  }
+}
+
+function asRow({ pen, payload, barrels, ahead, ...rest }: BenchEvent, { sentAt, receivedAt }: Batch) {
+  const off = sentAt ? Date.parse(sentAt) - receivedAt : undefined
+  const measured = off === undefined ? undefined : Math.abs(off) < RIGHT ? 0 : Math.round(off)
+  return {
+    ...rest,
+    pen_id: pen,
+    barrels: [...barrels],
+    payload: JSON.stringify(payload),
+    ahead_ms: ahead ?? measured ?? null,
+  }
 }
 
 /** Kinds of entries that can change the steps of a plan. */

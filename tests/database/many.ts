@@ -11,7 +11,10 @@ export async function copyPens(knex: Knex, from: string, count: number): Promise
       insert into pens (id, mark, name, reason, due, fitting, material, method, tool, film, plan_version, version, created_at, sizing)
       select copied.id, 'P' || (place % 900), 'Pear ' || place, null, date '2030-01-01' + place::int, fitting, 'pear', method, tool, film,
         plan_version, version, created_at - place * interval '1 hour', sizing from pens, copied where pens.id = ?`, [from])
-    await trx.raw(`insert into plans (pen_id, version, body) select id, 1, '{}' from copied`)
+    await trx.raw(`
+      insert into plans (pen_id, version, body)
+      select copied.id, plans.version, body from copied, plans join pens on pens.id = plans.pen_id and pens.plan_version = plans.version
+      where pens.id = ?`, [from])
     await trx.raw(`
       insert into events (id, pen_id, kind, barrels, at, device, payload)
       select gen_random_uuid(), copied.id, kind, barrels, at - place * interval '1 hour', device, payload from events, copied

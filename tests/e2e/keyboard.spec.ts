@@ -107,7 +107,7 @@ test('a pen is looked up by its mark, and what is not found says what to do', as
   await page.getByRole('searchbox', { name: 'Look a pen up' }).fill('no such pen')
   await expect(page.getByText('No pen says “no such pen”')).toBeVisible()
   await page.getByRole('button', { name: 'Show all pens' }).click()
-  expect(await page.locator('.rows li').count()).toBeGreaterThan(10)
+  await expect.poll(() => page.locator('.rows li').count()).toBeGreaterThan(7)
 })
 
 test('when the server is away a page says so, and comes back with one key, or by itself once it answers', async ({ page }) => {

@@ -69,8 +69,11 @@ test('a chip at the last grit: why, a question, the mend in the plan, a new vers
   await page.goto('/pens/defects')
   await expect(page.getByRole('listitem').filter({ hasText: made.mark })).toContainText('Mended')
   await page.getByLabel('Outcome').click()
-  await page.getByRole('option', { name: 'Mended' }).click()
-  await expect(page.locator('header').getByText(/\d+ of \d+/)).toBeVisible()
+  await page.getByRole('option', { name: 'Mended', exact: true }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: made.mark })).toBeVisible()
+  await page.getByLabel('Outcome').click()
+  await page.getByRole('option', { name: 'Left as it is' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: made.mark })).toHaveCount(0)
 })
 
 test('a sand-through at the last levelling: covered, levelled and polished again; one that still shows is mended another way', async ({

@@ -1,0 +1,62 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { BenchEvent } from '../../core/bench'
+import { onDatabase } from '../../tests/database/suite'
+import { appendTogether } from './append-together'
+import { eventsOf } from './log'
+import { createPen } from './pens'
+
+const database = onDatabase()
+let [knex, pen]: [Knex, string] = [undefined as never, '']
+beforeEach(async () => {
+  knex = database()
+  const made = await createPen(knex, {
+    mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'oil', tool: 'skew', film: 'gloss',
+  })
+  pen = made.id
+})
+const look = (of = pen, id = randomUUID()): BenchEvent => ({
+  id, pen: of, kind: 'look', payload: { step: 'sand.P-220', answer: 'not yet' }, barrels: ['only'], device: 'test',
+  at: '2026-11-23T18:00:00.000Z',
+})
+
+it('what comes in at the same moment goes in few transactions, each entry once, and each sender is told of its own', async () => {
+  let begun = 0
+  const hear = ({ sql }: { sql: string }) => {
+    if (/^begin/i.test(sql)) begun++
+  }
+  knex.on('query', hear)
+  const batches = Array.from({ length: 20 }, () => [look(), look()])
+  const answers = await Promise.all(batches.map(batch => appendTogether(knex, batch)))
+  knex.removeListener('query', hear)
+  expect(answers).toEqual(batches.map(batch => batch.map(event => event.id)))
+  expect((await eventsOf(knex, pen)).map(event => event.id).sort()).toEqual(batches.flat().map(event => event.id).sort())
+  // The first goes at once, and while it runs the others gather.
+  expect(begun).toBeLessThanOrEqual(3)
+})
+
+it('an entry that two send at once is new for one of them', async () => {
+  const twice = look()
+  const answers = await Promise.all([appendTogether(knex, [look()]), appendTogether(knex, [twice]), appendTogether(knex, [look(), twice])])
+  expect(answers.flat().filter(id => id === twice.id)).toHaveLength(1)
+  expect(await eventsOf(knex, pen)).toHaveLength(3)
+})
+
+it('what one may not append harms no other, and none of it is kept', async () => {
+  const stray = [look(), look(randomUUID())]
+  const sent = [appendTogether(knex, [look()]), appendTogether(knex, stray), appendTogether(knex, [look()]), appendTogether(knex, [look()])]
+  const answers = await Promise.allSettled(sent)
+  expect(answers.map(one => one.status)).toEqual(['fulfilled', 'rejected', 'fulfilled', 'fulfilled'])
+  expect(answers[1]).toMatchObject({ reason: { fields: { 'events[1].pen': 'There is no such pen.' } } })
+  expect(await eventsOf(knex, pen)).toHaveLength(3)
+})
+
+it('a clock that is wrong is measured by when its own batch came in', async () => {
+  const hour = new Date(Date.now() + 3_600_000).toISOString()
+  const now = new Date().toISOString()
+  await Promise.all([appendTogether(knex, [look()]), appendTogether(knex, [look()], hour), appendTogether(knex, [look()], now)])
+  const ahead = (await eventsOf(knex, pen)).map(event => event.ahead)
+  expect(ahead.filter(one => one === undefined)).toHaveLength(1)
+  expect(ahead.filter(one => one === 0)).toHaveLength(1)
+  expect(ahead.filter(one => one && Math.abs(one - 3_600_000) < 5000)).toHaveLength(1)
+})

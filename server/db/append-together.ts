@@ -1,0 +1,53 @@
+import type { Knex } from 'knex'
+import type { BenchEvent } from '../../core/bench'
+import { appendBatches, type Batch } from './append'
+
+/** A batch that waits for its turn, and whoever sent it. */
+interface Waiting extends Batch {
+  kept: (ids: string[]) => void
+  refused: (error: unknown) => void
+}
+
+const queues = new WeakMap<Knex, Waiting[]>()
+
+/**
+ * Appends events together with all that come in at the same moment: whatever waits while a transaction runs goes into the next one, so
+ * many writers pay for one. Answers the ids that were new. What one of them may not append harms no other.
+ * @throws FieldsError when a pen is not known; then none of this batch is kept
+ */
+export function appendTogether(knex: Knex, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
+  return new Promise((kept, refused) => {
+    const one: Waiting = { events, sentAt, receivedAt: Date.now(), kept, refused }
+    const queue = queues.get(knex)
+    if (queue) queue.push(one)
+    else {
+      queues.set(knex, [one])
+      void work(knex)
+    }
+  })
+}
+
+/** The most batches in one transaction. */
+const MOST = 64
+
+async function work(knex: Knex): Promise<void> {
+  for (;;) {
+    const queue = queues.get(knex) ?? []
+    const now = queue.splice(0, MOST)
+    if (!now.length) break
+    await appended(knex, now)
+  }
+  queues.delete(knex)
+}
+
+/** One transaction for all; where that fails each goes alone, so that only the one at fault is refused. */
+async function appended(knex: Knex, batches: readonly Waiting[]): Promise<void> {
+  try {
+    const ids = await appendBatches(knex, batches)
+    batches.forEach((batch, index) => batch.kept(ids[index] ?? []))
+  } catch (error) {
+    const [only, ...more] = batches
+    if (only && !more.length) only.refused(error)
+    else for (const batch of batches) await appended(knex, [batch])
+  }
+}
