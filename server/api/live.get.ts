@@ -6,9 +6,13 @@ import { lastSeq } from '../db/log'
 import { rawRoute } from '../http/route'
 import { follow } from '../live/follow'
 import { listen } from '../live/listen'
+import { sharedSource, type Source } from '../live/source'
 
 /** A sign of life this often, ms, so that a screen notices a dead connection. */
 const PULSE = 5000
+
+/** What came in is asked for once, for all screens of this server. */
+let source: Source | undefined
 
 /** A number of the query; undefined when it is none. */
 function numberIn(event: H3Event, name: string): number | undefined {
@@ -29,7 +33,7 @@ export default rawRoute(async (event: H3Event) => {
   const stream = createEventStream(event)
   const send = (message: Message) => stream.push(JSON.stringify(message))
   const greet = () => send({ kind: 'pulse', now: new Date().toISOString() })
-  const take = follow(knex, has, send)
+  const take = follow((source ??= sharedSource(knex)), has, send)
   const stop = listen(notice => void take(notice))
   const pulse = setInterval(() => void greet(), PULSE)
   stream.onClosed(() => {

@@ -5,6 +5,7 @@ import { inOrder, replay, type BenchEvent, type Entry } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import type { Message, Pen } from '../../contract'
 import { follow } from '../live/follow'
+import { askingSource } from '../live/source'
 import { readInstrument } from './air'
 import { readAir } from './air-log'
 import { changeBit } from './bits'
@@ -150,7 +151,7 @@ describe('following', () => {
     const has = { entries: await lastSeq(knex), changes: await lastChange(knex) }
     await appendEvents(knex, [done(pen, 0, 'parts'), done(pen, 5, 'cut')])
     const heard: Message[] = []
-    const take = follow(knex, has, async message => void heard.push(message))
+    const take = follow(askingSource(knex), has, async message => void heard.push(message))
     await take({ kind: 'entries' })
     await appendEvents(knex, [done(pen, 10, 'drill')])
     await Promise.all([take({ kind: 'entries' }), take({ kind: 'entries' }), take({ kind: 'changes' })])
@@ -170,7 +171,7 @@ describe('following', () => {
     await replanPen(knex, pen.id, 1)
     const method = await copyMethod(knex, 'oil', 'My oil')
     const heard: Message[] = []
-    const take = follow(knex, has, async message => void heard.push(message))
+    const take = follow(askingSource(knex), has, async message => void heard.push(message))
     await take({ kind: 'changes' })
     await take({ kind: 'changes' })
     expect(heard).toHaveLength(1)
@@ -187,7 +188,9 @@ describe('following', () => {
     const seen = new Set<string>()
     let writing = true
     const reading = (async () => {
-      for (let more = true; more || writing;) {
+      // What was written while it read is read once more before it ends.
+      for (let [more, stillWriting] = [true, true]; more || stillWriting;) {
+        stillWriting = writing
         const found = await changesAfter(knex, last, 2)
         more = found.changes.length > 0
         last = found.upTo
@@ -223,7 +226,8 @@ describe('following', () => {
     const heard: string[] = []
     let [last, writing] = [await lastSeq(knex), true]
     const reading = (async () => {
-      for (let more = true; more || writing;) {
+      for (let [more, stillWriting] = [true, true]; more || stillWriting;) {
+        stillWriting = writing
         const entries = await eventsAfter(knex, last, 3)
         more = entries.length > 0
         last = entries.at(-1)?.seq ?? last

@@ -1,0 +1,43 @@
+import type { Knex } from 'knex'
+import type { Change, ListedPen, StoredEvent } from '../../contract'
+import { changesAfter } from '../db/changes'
+import { eventsAfter } from '../db/log'
+import { rowsOf } from '../db/rows'
+import { readWorkshop } from '../db/workshop'
+import { remembered, sharedCalls, sharedTail } from './tail'
+
+/** Where whoever follows asks for what came in. */
+export interface Source {
+  /** Entries after a number, in their order; no more than can be told at once. */
+  entriesAfter: (after: number) => Promise<StoredEvent[]>
+  /** Other changes after a number, each thing once, and the number up to which that is told. */
+  changesAfter: (after: number) => Promise<{ upTo: number, changes: Change[] }>
+  /** The rows of some pens as they were at a moment, told by any word for it, or later. */
+  rows: (at: string, pens: readonly string[]) => Promise<ListedPen[]>
+}
+
+const AT_ONCE = 500
+
+/** Asks the database each time. */
+export const askingSource = (knex: Knex): Source => ({
+  entriesAfter: after => eventsAfter(knex, after, AT_ONCE),
+  changesAfter: after => changesAfter(knex, after, AT_ONCE),
+  rows: async (_at, pens) => (pens.length ? rowsOf(knex, (await readWorkshop(knex)).units, pens) : []),
+})
+
+/** Answers to the same question are shared among so many of the latest. */
+const SHARED = 50
+
+/** Asks the database once for all who follow on this server, however many screens there are. */
+export function sharedSource(knex: Knex): Source {
+  const asking = askingSource(knex)
+  const entries = sharedTail(asking.entriesAfter, one => one.seq)
+  const changed = sharedCalls((after: number) => asking.changesAfter(after))
+  const rows = remembered<ListedPen[]>(SHARED)
+  return {
+    ...asking,
+    entriesAfter: after => entries(after),
+    changesAfter: after => changed(after),
+    rows: (at, pens) => rows(`${at} ${pens.join(' ')}`, () => asking.rows(at, pens)),
+  }
+}

@@ -1,0 +1,105 @@
+import fc from 'fast-check'
+import { remembered, sharedCalls, sharedTail } from './tail'
+
+/** A log that grows, and how often it was asked. */
+function aLog(most = Infinity) {
+  const all: number[] = []
+  let asked = 0
+  const read = async (after: number) => {
+    asked++
+    const found = all.filter(one => one > after).slice(0, most)
+    await Promise.resolve()
+    return found
+  }
+  return { all, read, asked: () => asked }
+}
+
+it('many who ask at once are answered by one question, and one more for those who came while it was asked', async () => {
+  const log = aLog()
+  log.all.push(1, 2, 3)
+  const after = sharedTail(log.read, one => one)
+  const answers = await Promise.all(Array.from({ length: 30 }, () => after(1)))
+  expect(answers).toEqual(Array.from({ length: 30 }, () => [2, 3]))
+  expect(log.asked()).toBeLessThanOrEqual(2)
+})
+it('who asks is told all that was there when it asked, wherever it stands (property)', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.oneof(fc.constant('grows' as const), fc.nat(12)), { minLength: 1, maxLength: 40 }),
+      fc.constantFrom(2, Infinity),
+      async (course, most) => {
+        const log = aLog(most)
+        const after = sharedTail(log.read, one => one)
+        const asked: Promise<void>[] = []
+        for (const one of course) {
+          if (one === 'grows') log.all.push(log.all.length + 1)
+          else {
+            const due = log.all.filter(number => number > one)
+            // As a screen does it: from the last number it was told, until nothing comes any more.
+            asked.push((async () => {
+              const told: number[] = []
+              for (let last = one; ;) {
+                const found = await after(last)
+                if (!found.length) break
+                told.push(...found)
+                last = found.at(-1)!
+              }
+              expect(told.slice(0, due.length)).toEqual(due)
+              expect(new Set(told).size).toBe(told.length)
+            })())
+          }
+          await Promise.resolve()
+        }
+        await Promise.all(asked)
+      },
+    ),
+  )
+})
+it('of a long tail the oldest is asked for anew, and no other', async () => {
+  const log = aLog()
+  const after = sharedTail(log.read, one => one)
+  await after(0)
+  for (let number = 1; number <= 2500; number++) log.all.push(number)
+  expect(await after(2499)).toEqual([2500])
+  const before = log.asked()
+  expect((await after(10)).length).toBe(2490)
+  expect(log.asked()).toBe(before + 1)
+  expect((await after(2000)).length).toBe(500)
+})
+it('a question that failed is asked again by the next who asks', async () => {
+  let fails = true
+  const after = sharedTail(async () => {
+    if (fails) throw new Error('away')
+    return [7]
+  }, one => one)
+  await expect(Promise.all([after(0), after(0)])).rejects.toThrow('away')
+  fails = false
+  expect(await after(0)).toEqual([7])
+})
+it('the same question at the same time is one call, each with an answer begun no earlier than it was asked', async () => {
+  let [now, calls] = [0, 0]
+  const ask = sharedCalls(async (add: number) => {
+    calls++
+    const seen = now + add
+    await Promise.resolve()
+    return seen
+  })
+  const first = ask(100)
+  now = 1
+  const later = [ask(100), ask(100), ask(100)]
+  expect(await first).toBeGreaterThanOrEqual(100)
+  expect(await Promise.all(later)).toEqual([101, 101, 101])
+  expect(calls).toBe(2)
+})
+it('an answer is remembered by its key, the oldest goes, a failure does not stay', async () => {
+  const asked: string[] = []
+  const of = remembered<string>(2)
+  const ask = (key: string) => of(key, async () => {
+    asked.push(key)
+    if (key === 'bad' && asked.length === 1) throw new Error('bad')
+    return key
+  })
+  await expect(ask('bad')).rejects.toThrow('bad')
+  expect([await ask('bad'), await ask('a'), await ask('bad'), await ask('b'), await ask('a')]).toEqual(['bad', 'a', 'bad', 'b', 'a'])
+  expect(asked).toEqual(['bad', 'bad', 'a', 'b', 'a'])
+})

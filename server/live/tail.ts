@@ -1,0 +1,80 @@
+/**
+ * Runs something for all who ask at the same time: who asks while it runs waits for the next run, since what it asks for may have come
+ * in after this one began.
+ */
+function oneForAll(run: () => Promise<void>): () => Promise<void> {
+  let [running, queued]: (Promise<void> | undefined)[] = []
+  return function ask(): Promise<void> {
+    if (!running) {
+      return (running = run().finally(() => {
+        running = undefined
+      }))
+    }
+    return (queued ??= running.catch(() => undefined).then(() => {
+      queued = undefined
+      return ask()
+    }))
+  }
+}
+
+/** Of what came in the latest so many are remembered. */
+const REMEMBERED = 2000
+
+/**
+ * The tail of a numbered log, read once for all who follow it. `read` answers what comes after a number, in its order, and whatever is
+ * read stays as it is. Answers what takes a number and tells what comes after it: of those who are far behind it asks anew.
+ */
+export function sharedTail<T>(read: (after: number) => Promise<T[]>, numberOf: (one: T) => number): (after: number) => Promise<T[]> {
+  let items: T[] = []
+  /** The tail holds everything after `from` up to `upTo`. */
+  let [from, upTo]: (number | undefined)[] = []
+  const readOn = oneForAll(async () => {
+    const found = await read(upTo ?? 0)
+    upTo = found.length ? numberOf(found[found.length - 1] as T) : upTo
+    items = [...items, ...found]
+    if (items.length <= REMEMBERED) return
+    const gone = items.slice(0, items.length - REMEMBERED)
+    from = numberOf(gone[gone.length - 1] as T)
+    items = items.slice(gone.length)
+  })
+  return async (after) => {
+    if (from === undefined) [from, upTo] = [after, after]
+    if (after < from) return read(after)
+    await readOn()
+    return items.filter(one => numberOf(one) > after)
+  }
+}
+
+/** Answers those who ask the same at the same time with one call. */
+export function sharedCalls<K, T>(call: (asked: K) => Promise<T>): (asked: K) => Promise<T> {
+  const queues = new Map<K, { ask: () => Promise<void>, answer?: T }>()
+  return async (asked) => {
+    const one = queues.get(asked) ?? { ask: async () => {} }
+    if (!queues.has(asked)) {
+      one.ask = oneForAll(async () => {
+        one.answer = await call(asked)
+      })
+      queues.set(asked, one)
+    }
+    await one.ask()
+    const answer = one.answer as T
+    queues.delete(asked)
+    return answer
+  }
+}
+
+/** Remembers the latest so many answers by what was asked; a failure is not remembered. */
+export function remembered<T>(most: number): (key: string, ask: () => Promise<T>) => Promise<T> {
+  const answers = new Map<string, Promise<T>>()
+  return (key, ask) => {
+    const found = answers.get(key) ?? ask()
+    answers.delete(key)
+    answers.set(key, found)
+    found.catch(() => answers.delete(key))
+    for (const oldest of answers.keys()) {
+      if (answers.size <= most) break
+      answers.delete(oldest)
+    }
+    return found
+  }
+}
