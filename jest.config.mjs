@@ -20,8 +20,7 @@ export default {
       ...common,
       displayName: 'database',
       testMatch: ['<rootDir>/{server,scripts}/**/*.test.ts'],
-      // A busy machine takes its time over a database.
-      testTimeout: 60_000,
+      setupFilesAfterEnv: ['<rootDir>/tests/database/patience.ts'],
       globalSetup: '<rootDir>/tests/database/setup.ts',
       globalTeardown: '<rootDir>/tests/database/teardown.ts',
     },

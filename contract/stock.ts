@@ -51,7 +51,7 @@ export interface MethodVersion {
   method: Method
   /** When it was made, ISO 8601. */
   madeAt: string
-  /** The pens whose plans are of it now. */
+  /** The pens whose plans are of it now, those that were worked on last. */
   pens: Pick<Pen, 'id' | 'mark' | 'name'>[]
 }
 

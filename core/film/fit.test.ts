@@ -109,3 +109,18 @@ it('its interval holds the true build about nine times in ten, in seeded turners
   expect(held / turners).toBeGreaterThan(0.86)
   expect(held / turners).toBeLessThan(0.95)
 })
+
+it('readings that say a coat takes film away leave it a tenth of the default, in its own range (property)', () => {
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: -400, max: 400, noNaN: true }), { minLength: 1, maxLength: 8 }), (wild) => {
+      const growths = wild.map((growth, index): Growth => ({ id: `${index}`, coats: { thin: 1 }, growth, places: 1 }))
+      const { build, low, high } = fitBuild(growths, { thin: 8 }).products.thin!
+      expect(build).toBeGreaterThanOrEqual(0.8)
+      expect(low).toBeGreaterThanOrEqual(0)
+      expect(low).toBeLessThanOrEqual(build)
+      expect(high).toBeGreaterThanOrEqual(build)
+    }),
+  )
+  const away = Array.from({ length: 9 }, (_, index): Growth => ({ id: `${index}`, coats: { thin: 1 }, growth: -60, places: 1 }))
+  expect(fitBuild(away, { thin: 8 }).products.thin!.build).toBeCloseTo(0.8, 10)
+})

@@ -47,6 +47,8 @@ export const CALLIPER_ERROR = 0.01
 /** Beyond so many standard deviations a measurement is set aside. */
 const TOO_FAR = 3
 const Z90 = 1.645
+/** A coat builds at least this part of the default, whatever wild readings say [model]: it adds something, or it would not be one. */
+const LEAST_BUILD = 0.1
 
 /**
  * The turner's own build per coat and product, from how barrels grew: Bayes' rule for normal distributions, one measurement after the
@@ -85,12 +87,13 @@ export function fitBuild(growths: readonly Growth[], defaults: Defaults, callipe
   const products = Object.fromEntries(
     names.map((name, i): [string, OwnBuild] => {
       const sd = Math.sqrt(nth(nth(cov, i), i))
+      const build = Math.max(LEAST_BUILD * (defaults[name] ?? 0), nth(mean, i))
       return [
         name,
         {
-          build: nth(mean, i),
-          low: Math.max(0, nth(mean, i) - Z90 * sd),
-          high: nth(mean, i) + Z90 * sd,
+          build,
+          low: Math.max(0, Math.min(build, nth(mean, i) - Z90 * sd)),
+          high: Math.max(build, nth(mean, i) + Z90 * sd),
           weight: 1 - nth(nth(cov, i), i) / nth(nth(prior.cov, i), i),
           measurements: kept.filter(row => nth(row.x, i) > 0).length,
         },

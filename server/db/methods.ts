@@ -41,17 +41,24 @@ export async function readMethod(knex: Knex, id: string): Promise<Method | undef
 export async function methodHistory(knex: Knex, id: string): Promise<MethodVersion[]> {
   const rows: Row[] = await knex<Row>('method_versions').where('method_id', id).orderBy('version', 'desc')
   if (!rows.length) throw new NotFoundError('There is no such method.')
-  const pens: { id: string, mark: string, name: string, version: number }[] = await knex('pens')
-    .join('plans', join => join.on('pens.id', 'plans.pen_id').andOn('pens.plan_version', 'plans.version'))
-    .whereRaw('plans.body #>> \'{inputs,method,id}\' = ?', [id])
-    .orderBy('mark')
-    .select('pens.id', 'mark', 'name', knex.raw('(plans.body #>> \'{inputs,method,version}\')::int as version'))
-  return rows.map(row => ({
+  return Promise.all(rows.map(async row => ({
     method: asMethod(row),
     madeAt: row.made_at.toISOString(),
-    pens: pens.filter(pen => pen.version === row.version).map(({ version: _, ...pen }) => pen),
-  }))
+    pens: await latestPens(knex, row),
+  })))
 }
+
+/** So many of the pens of a version are named. */
+const NAMED = 20
+
+/** The pens that are planned by a version of a method, those that were worked on last. */
+const latestPens = (knex: Knex, { method_id: method, version }: Row): Promise<MethodVersion['pens']> =>
+  knex('pen_rows')
+    .join('pens', 'pens.id', 'pen_rows.pen_id')
+    .where({ 'pen_rows.method': method, 'method_version': version })
+    .orderBy([{ column: 'recent', order: 'desc' }, { column: 'pen_id', order: 'desc' }])
+    .limit(NAMED)
+    .select('pens.id', 'mark', 'name')
 
 const yours = { mark: 'model' as const, note: 'as you set it' }
 

@@ -5,6 +5,7 @@ import { replay, type BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import type { Pen } from '../../contract'
 import { trace, withWishes } from '../../core/plan'
+import { copyPens } from '../../tests/database/many'
 import { changeWorkshop } from '../../tests/database/workshop'
 import { ConflictError, FieldsError, NotFoundError, StoredError } from '../faults'
 import { readInstrument } from './air'
@@ -12,9 +13,10 @@ import { loadDemo } from './demo'
 import { appendEvents } from './append'
 import { eventsOf } from './log'
 import { migrate, NewerDatabaseError, unmigrate } from './migrate'
-import { migrationNames } from './migrations'
+import { migrationNames, migrationSource } from './migrations'
 import { changePen, createPen, readPen, replanPen } from './pens'
 import { plansOf, readPlan } from './plans'
+import { projectAll } from './projections'
 import { changeShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
@@ -54,6 +56,32 @@ describe('migrations', () => {
     expect(left.filter(name => !name.startsWith('knex_'))).toEqual([])
     await migrate(knex)
     expect(await allPens(knex)).toEqual([])
+  })
+  it('a database with the demo and a hundred pens goes up and down with all in it, its rows made again', async () => {
+    await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
+    const [first, second] = (await knex('pens').orderBy('created_at').pluck('id')) as [string, string]
+    await copyPens(knex, first, 100)
+    await knex('pens').where({ id: second }).update({ mark: 'A1' })
+    const tables = ['pens', 'plans', 'events', 'methods', 'shelf_items']
+    const all = () => Promise.all(tables.map(async table => (await knex(table).count('* as count').first())!.count))
+    const rowsOfDemo = () =>
+      knex('pen_rows').join('pens', 'pens.id', 'pen_id').whereNot('pens.material', 'pear').orderBy('pen_id').select('body')
+    const events = () => knex('events').orderBy('seq').limit(50).select('id', 'seq', 'at', 'payload')
+    const [counts, rows, log] = [await all(), await rowsOfDemo(), await events()]
+    await knex.migrate.down({ migrationSource })
+    expect(await knex.schema.hasTable('pen_rows')).toBe(false)
+    expect(await all()).toEqual(counts)
+    // Of two pens with one mark the one that was started last keeps it.
+    const marks: string[] = await knex('pens').pluck('mark')
+    expect(new Set(marks).size).toBe(marks.length)
+    expect(await knex('pens').where({ id: second }).first('mark')).toEqual({ mark: 'A1' })
+    expect((await knex('pens').where({ id: first }).first('mark')).mark).toMatch(/^A1\d\d\d$/)
+    await expect(knex('pens').where({ id: first }).update({ mark: 'A1' })).rejects.toThrow(/pens_mark_unique/)
+    await migrate(knex)
+    expect([await all(), await events()]).toEqual([counts, log])
+    expect(await knex('pen_rows').first()).toBeUndefined()
+    expect(await projectAll(knex)).toBe(114)
+    expect(await rowsOfDemo()).toEqual(rows)
   })
   it('run once when several servers start at the same time', async () => {
     await unmigrate(knex)

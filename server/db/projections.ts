@@ -71,6 +71,7 @@ async function writeRow(trx: Knex, pen: PenRow, found: Projection | undefined): 
     fitting: pen.fitting,
     material: pen.material,
     method: pen.method,
+    method_version: found?.summary.methodVersion ?? null,
     open_defects: found?.summary.openDefects ?? 0,
     waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
     search,

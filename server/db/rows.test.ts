@@ -8,6 +8,7 @@ import { pageDefects } from './defects'
 import { readLearnt } from './learnt'
 import { eventsOf, logsOf } from './log'
 import { freeMark } from './marks'
+import { methodHistory } from './methods'
 import { createPen, readPen } from './pens'
 import { plansOf, readPlan } from './plans'
 import { inWork, nextDue, pagePens } from './rows'
@@ -145,6 +146,7 @@ describe('nothing grows with the pens there are', () => {
     ['defects of a kind', () => pageDefects(knex, { limit: 10, kind: 'chip' })],
     ['what was learnt', () => readLearnt(knex)],
     ['a free mark', () => freeMark(knex)],
+    ['a method with its pens', () => methodHistory(knex, 'ca-thin-first')],
     ['an entry', pen => appendEvents(knex, [{
       ...done(pen, 'cut', 50), kind: 'measure', payload: { barrel: 'only', fromTip: 5, diameter: 12, step: 'cut' },
     }])],

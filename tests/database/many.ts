@@ -24,9 +24,11 @@ export async function copyPens(knex: Knex, from: string, count: number): Promise
       select copied.id, kind, facts.place, about, at - copied.place * interval '1 hour', body from facts, copied where pen_id = ?`, [from])
     await trx.raw(`
       insert into pen_rows
-        (pen_id, projection, stage, recent, letter, number, due, fitting, material, method, open_defects, search, words, body)
+        (pen_id, projection, stage, recent, letter, number, due, fitting, material, method, method_version, open_defects, search, words,
+         body)
       select copied.id, projection, 'finished', recent - place * interval '1 hour', 'P', place % 900, date '2030-01-01' + place::int,
-        fitting, 'pear', method, 0, 'p' || (place % 900) || ' pear ' || place, to_tsvector('simple', 'p' || (place % 900)), body
+        fitting, 'pear', method, method_version, 0, 'p' || (place % 900) || ' pear ' || place,
+        to_tsvector('simple', 'p' || (place % 900)), body
       from pen_rows, copied where pen_id = ?`, [from])
   })
   await knex.raw('analyze')

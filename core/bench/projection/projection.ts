@@ -23,6 +23,8 @@ export interface ProjectedSummary extends Omit<PenSummary, 'next'> {
   next: NextInUnits | null
   /** Every wait that runs, with its end. */
   waits: Pick<RunningWait, 'before' | 'purpose' | 'from' | 'until'>[]
+  /** The version of the method it is planned by. */
+  methodVersion: number
   /** Hands-on time so far, s. */
   handsOnDone: number
   /** What can be searched for in it, in small letters. */
@@ -57,6 +59,7 @@ function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {
     ...summary,
     next: summary.next && (Object.fromEntries(inUnits) as NextInUnits),
     waits: state.waits.map(({ before, purpose, from, until }) => ({ before, purpose, from, until })),
+    methodVersion: state.plan.inputs.method.version,
     handsOnDone: handsOn,
     text: searchText(board),
   }
@@ -70,6 +73,6 @@ function searchText({ state: { plan: { inputs }, defects } }: Board): string {
 
 /** The summary of a pen in a turner's units. */
 export function summaryIn(projected: ProjectedSummary, units: UnitSystem): PenSummary {
-  const { next, waits: _waits, handsOnDone: _done, text: _text, ...rest } = projected
+  const { next, waits: _waits, methodVersion: _version, handsOnDone: _done, text: _text, ...rest } = projected
   return { ...rest, next: next?.[units] ?? null }
 }

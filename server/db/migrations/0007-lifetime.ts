@@ -39,6 +39,8 @@ export async function up(knex: Knex): Promise<void> {
     table.integer('number').notNullable()
     table.date('due')
     for (const choice of ['fitting', 'material', 'method']) table.text(choice).notNullable()
+    /** The version of the method it is planned by. */
+    table.integer('method_version')
     table.integer('open_defects').notNullable()
     /** When the last of its running waits is over. */
     table.timestamp('waits_until')
@@ -89,6 +91,7 @@ const ORDERS = {
   materials: 'material, recent, pen_id',
   fittings: 'fitting, recent, pen_id',
   methods: 'method, recent, pen_id',
+  method_versions: 'method, method_version, recent, pen_id',
   projections: 'projection, pen_id',
   waits: 'waits_until',
 }
