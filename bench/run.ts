@@ -3,6 +3,7 @@ import { barrelBench } from './barrel'
 import { browserBench } from './browser'
 import { growthBench } from './growth'
 import { planBench } from './plan'
+import { ratioBench } from './ratio'
 import { replayBench } from './replay'
 import { screensBench } from './screens'
 import { head } from './measure'
@@ -12,8 +13,10 @@ import { head } from './measure'
  * load alone, `--screens` two screens on one pen, `--growth` every route with up to 100,000 pens. Never a test: machines differ.
  */
 head('ms')
-if (process.argv.includes('--append')) await appendBench()
-else if (process.argv.includes('--growth')) await growthBench()
+if (process.argv.includes('--append')) {
+  await ratioBench()
+  await appendBench()
+} else if (process.argv.includes('--growth')) await growthBench()
 else if (process.argv.includes('--screens')) await screensBench()
 else {
   planBench()

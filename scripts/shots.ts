@@ -22,6 +22,7 @@ await main(() =>
   withDemoBrowser(async ({ browser, baseURL, at }) => {
     const shots: Shot[] = [
       { name: 'bench', path: '/', ready: '.rows' },
+      { name: 'pens', path: '/pens', ready: '.rows li' },
       { name: 'new-pen', path: '/pens/new', ready: '.fields', first: chooseOak },
       { name: 'pen-plan', path: at('C2'), ready: '.surface svg' },
       { name: 'pen-finish', path: at('D1'), ready: '.surface svg', first: openFinish },
@@ -38,7 +39,6 @@ await main(() =>
         first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click(),
       },
       { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
-      { name: 'pen-level', path: at('B1', '/work'), ready: '.title' },
       { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
       { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
