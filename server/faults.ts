@@ -29,3 +29,11 @@ export class BodyError extends Error {
 export class StoredError extends Error {
   override readonly name = 'StoredError'
 }
+
+const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', '57P01', '57P03', '53300']
+
+/** Whether the database does not answer, or takes nobody in just now. */
+export function isAway(error: unknown): boolean {
+  const { code, name } = error as { code?: string, name?: string }
+  return name === 'KnexTimeoutError' || AWAY.includes(code ?? '')
+}

@@ -60,3 +60,16 @@ it('a clock that is wrong is measured by when its own batch came in', async () =
   expect(ahead.filter(one => one === 0)).toHaveLength(1)
   expect(ahead.filter(one => one && Math.abs(one - 3_600_000) < 5000)).toHaveLength(1)
 })
+
+it('a database that is away is not asked once for each who waits', async () => {
+  let asked = 0
+  const away = {
+    transaction: async () => {
+      asked++
+      throw Object.assign(new Error('connection refused'), { code: 'ECONNREFUSED' })
+    },
+  } as unknown as Knex
+  const answers = await Promise.allSettled(Array.from({ length: 10 }, () => appendTogether(away, [look()])))
+  expect(answers.every(one => one.status === 'rejected')).toBe(true)
+  expect(asked).toBe(2)
+})

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { BenchEvent } from '../../core/bench'
+import { isAway } from '../faults'
 import { appendBatches, type Batch } from './append'
 
 /** A batch that waits for its turn, and whoever sent it. */
@@ -40,14 +41,16 @@ async function work(knex: Knex): Promise<void> {
   queues.delete(knex)
 }
 
-/** One transaction for all; where that fails each goes alone, so that only the one at fault is refused. */
+/**
+ * One transaction for all; where that fails each goes alone, so that only the one at fault is refused. A database that is away refuses
+ * all, and is not asked once for each.
+ */
 async function appended(knex: Knex, batches: readonly Waiting[]): Promise<void> {
   try {
     const ids = await appendBatches(knex, batches)
     batches.forEach((batch, index) => batch.kept(ids[index] ?? []))
   } catch (error) {
-    const [only, ...more] = batches
-    if (only && !more.length) only.refused(error)
+    if (batches.length === 1 || isAway(error)) for (const batch of batches) batch.refused(error)
     else for (const batch of batches) await appended(knex, [batch])
   }
 }

@@ -179,6 +179,9 @@ it('what is learnt is asked once and kept, until a fact of its kind comes in', a
     knex.removeListener('query', hear)
     return { learnt, facts: seen.filter(sql => sql.includes('"facts" inner join')).length }
   }
+  // Inside a transaction nothing is kept of it, so that nobody waits for a lesson there.
+  await knex.transaction(async trx => void (await readLearnt(trx)))
+  expect(await knex('lessons').whereNotNull('body')).toEqual([])
   const [before, again] = [await asked(), await asked()]
   expect(before.facts).toBeGreaterThan(0)
   expect(again).toEqual({ learnt: before.learnt, facts: 0 })

@@ -2,7 +2,7 @@ import { defineEventHandler, setResponseStatus, type EventHandler, type H3Event 
 import { ValidationError } from 'yup'
 import type { AnswerOf, Refusal, RouteName } from '../../contract'
 import { fieldErrors } from '../../schemas'
-import { BodyError, ConflictError, FieldsError, NotFoundError } from '../faults'
+import { BodyError, ConflictError, FieldsError, isAway, NotFoundError } from '../faults'
 
 /**
  * A route of the contract: what it answers is checked against it. Answers refusals in one shape, keeps faults of ours in the log, and
@@ -40,15 +40,8 @@ function refuse(error: unknown): [number, Refusal] {
   if (error instanceof NotFoundError) return [404, { message: error.message }]
   if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer, fields: error.fields }]
   if (error instanceof BodyError) return [error.status, { message: error.message }]
-  if (isConnectionFault(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]
+  if (isAway(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]
   if ((error as { code?: string }).code === DISK_FULL)
     return [507, { message: 'The disk of the database is full. Nothing was half kept: free some space, then try again.' }]
   return [500, { message: 'Something went wrong here. It is in the log; nothing was half kept.' }]
-}
-
-const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', '57P01', '57P03', '53300']
-
-function isConnectionFault(error: unknown): boolean {
-  const { code, name } = error as { code?: string, name?: string }
-  return name === 'KnexTimeoutError' || AWAY.includes(code ?? '')
 }
