@@ -74,11 +74,14 @@ async function writeRow(trx: Knex, pen: PenRow, found: Projection | undefined): 
     method_version: found?.summary.methodVersion ?? null,
     open_defects: found?.summary.openDefects ?? 0,
     waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
-    search,
-    words: trx.raw('to_tsvector(\'simple\', ?)', [search]),
     body: found ? JSON.stringify({ ...shown, waits }) : null,
   }
   await trx('pen_rows').insert(row).onConflict('pen_id').merge()
+  await trx.raw(
+    `insert into pen_search (pen_id, search, words) values (?, ?, to_tsvector('simple', ?)) on conflict (pen_id)
+     do update set search = excluded.search, words = excluded.words where pen_search.search <> excluded.search`,
+    [pen.id, search, search],
+  )
 }
 
 /** A new reading of the air moves the waits that run: their pens are worked out anew. */

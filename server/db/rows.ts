@@ -17,9 +17,9 @@ interface Order {
 }
 
 const ORDERS: Record<NonNullable<PenQuery['sort']>, Order> = {
-  recent: { columns: ['recent', 'pen_id'], way: 'desc', key: row => [row.recent.toISOString(), row.id] },
-  marks: { columns: ['letter', 'number', 'pen_id'], way: 'asc', key: row => [row.letter, row.number, row.id] },
-  due: { columns: ['pen_rows.due', 'pen_id'], way: 'asc', key: row => [row.due ?? '', row.id] },
+  recent: { columns: ['recent', 'pen_rows.pen_id'], way: 'desc', key: row => [row.recent.toISOString(), row.id] },
+  marks: { columns: ['letter', 'number', 'pen_rows.pen_id'], way: 'asc', key: row => [row.letter, row.number, row.id] },
+  due: { columns: ['pen_rows.due', 'pen_rows.pen_id'], way: 'asc', key: row => [row.due ?? '', row.id] },
 }
 const USUAL = 50
 
@@ -50,7 +50,9 @@ export async function pagePens(knex: Knex, units: UnitSystem, asked: PenQuery): 
     if (asked[column]) void query.where(`pen_rows.${column}`, asked[column])
   if (asked.defects) void query.where('open_defects', '>', 0)
   if (sort === 'due') void query.whereNotNull('pen_rows.due')
-  for (const word of wordsIn(asked.text)) void whereSays(query, word)
+  const words = wordsIn(asked.text)
+  if (words.length) void query.join('pen_search', 'pen_search.pen_id', 'pen_rows.pen_id')
+  for (const word of words) void whereSays(query, word)
   if (after) {
     const key = fromCursor(after, order)
     const than = order.way === 'asc' ? '>' : '<'

@@ -44,14 +44,18 @@ export async function up(knex: Knex): Promise<void> {
     table.integer('open_defects').notNullable()
     /** When the last of its running waits is over. */
     table.timestamp('waits_until')
+    table.jsonb('body')
+  })
+  // Apart, since these indexes cost most, and what is searched in changes seldom.
+  await knex.schema.createTable('pen_search', (table) => {
+    table.uuid('pen_id').primary().references('pens.id')
     table.text('search').notNullable()
     table.specificType('words', 'tsvector').notNullable()
-    table.jsonb('body')
   })
   for (const [name, columns] of Object.entries(ORDERS)) await knex.raw(`create index pen_rows_${name} on pen_rows (${columns})`)
   await knex.raw('create index pen_rows_open on pen_rows (recent, pen_id) where open_defects > 0')
-  await knex.raw('create index pen_rows_search on pen_rows using gin (search gin_trgm_ops)')
-  await knex.raw('create index pen_rows_words on pen_rows using gin (words)')
+  await knex.raw('create index pen_search_letters on pen_search using gin (search gin_trgm_ops)')
+  await knex.raw('create index pen_search_words on pen_search using gin (words)')
 
   await knex.schema.createTable('facts', (table) => {
     table.uuid('pen_id').notNullable().references('pens.id')
@@ -97,7 +101,7 @@ const ORDERS = {
 }
 
 export async function down(knex: Knex): Promise<void> {
-  for (const table of ['lessons', 'facts', 'pen_rows']) await knex.schema.dropTable(table)
+  for (const table of ['lessons', 'facts', 'pen_search', 'pen_rows']) await knex.schema.dropTable(table)
   await knex.raw('drop extension pg_trgm')
   await knex.raw('drop index pens_created')
   // Each mark was on one pen alone: of several the latest keeps it, the others get numbers that no pen of their letter has.
