@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { must } from '../core/sure'
 import { connect } from '../server/db/connection'
+import { migrate } from '../server/db/migrate'
 import { projectAll } from '../server/db/projections'
 import { startCluster } from './lib/postgres'
 import { main, Plain, say } from './lib/say'
@@ -19,6 +20,7 @@ await main(async () => {
   const cluster = given ? undefined : await startCluster(resolve(FOLDER, 'postgres'), { lasting: true })
   const knex = connect(must(cluster?.url ?? given, 'a cluster is started where no database is given'))
   try {
+    await migrate(knex)
     await knex('pen_rows').update({ projection: 0 })
     say(`Made anew: ${await projectAll(knex)} pens.`)
   } finally {
