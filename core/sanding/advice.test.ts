@@ -126,6 +126,10 @@ describe('heat', () => {
     expect(heatOf(pass(50, { speed: 120 }), 30)).toMatchObject({ level: 'hot', advice: expect.stringMatching(/Slower/) })
     expect(heatOf(pass(50), 5).level).toBe('cool')
     expect(heatOf(pass(50, { medium: { kind: 'resin' } }), 60).level).toBe('warm')
+    // What it does is told by what it does it to.
+    const hot = (medium: Medium) => heatOf(pass(50, { speed: 160, medium }), 60).advice
+    expect(hot(wood)).toMatch(/burns the paper and checks the wood/)
+    expect(hot({ kind: 'resin' })).toMatch(/melts or clouds the surface/)
   })
 })
 
