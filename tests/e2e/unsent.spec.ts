@@ -4,8 +4,10 @@ import { expect, test } from '../stand'
 import { kept, title, workTo } from '../support/bench'
 
 /** Puts entries among those that this browser has not sent yet, as an older Oxlip left them. */
-const leaveUnsent = (page: Page, entries: { id: string }[]) =>
-  page.evaluate(
+async function leaveUnsent(page: Page, entries: { id: string }[]) {
+  // Opened before the page has made it, it would be made here without its rows.
+  await expect.poll(() => page.evaluate(async () => (await indexedDB.databases()).some(one => one.name === 'oxlip-outbox'))).toBe(true)
+  await page.evaluate(
     async entries =>
       new Promise<void>((resolve, reject) => {
         const asked = indexedDB.open('oxlip-outbox')
@@ -21,6 +23,7 @@ const leaveUnsent = (page: Page, entries: { id: string }[]) =>
       }),
     entries,
   )
+}
 
 test('an entry that the server refuses is shown with its reason: one is put right and sent, one is put aside', async ({
   page,
