@@ -4,6 +4,7 @@ import type { Refused } from '~/utils/refusal'
 const workshop = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
+const workshops = useWorkshops()
 const outbox = useOutbox()
 const live = useLive()
 const photos = usePhotos()
@@ -20,7 +21,7 @@ async function begin() {
   try {
     // First the numbers that changes are followed from, so that none falls between.
     await live.meet()
-    await Promise.all([workshop.load(), stock.load(), methods.load()])
+    await Promise.all([workshop.load(), stock.load(), methods.load(), workshops.load()])
     failed.value = undefined
   } catch (error) {
     failed.value = refused(error)

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import type { PenPage } from '../contract'
+import type { PenPage, WorkshopList } from '../contract'
 import { nth } from '../core/sure'
 import { buildIfNeeded } from '../scripts/lib/build'
 import { say } from '../scripts/lib/say'
@@ -56,16 +56,17 @@ async function ask(pid: number, send: () => Promise<Response>): Promise<Cost> {
 export async function growthBench(): Promise<void> {
   await buildIfNeeded()
   const stand = await startStand()
-  const knex = connect(stand.databaseUrl)
+  const { opens } = (await (await fetch(`${stand.address}/api/workshops`)).json()) as WorkshopList
+  const [owner, knex] = [connect(stand.databaseUrl), connect(stand.databaseUrl, { walled: true, workshop: opens })]
   try {
     const { pens } = (await (await fetch(`${stand.address}/api/pens?stage=finished`)).json()) as PenPage
     const from = nth(pens, 0).pen.id
     const found = new Map<string, Cost[]>()
     let there = 14
     for (const size of SIZES) {
-      if (size > there) await copyPens(knex, from, size - there)
+      if (size > there) await copyPens(knex, owner, from, size - there)
       there = Math.max(there, size)
-      const bytes = await knex.raw('select pg_database_size(current_database()) as size')
+      const bytes = await owner.raw('select pg_database_size(current_database()) as size')
       say(`${there} pens: ${(Number(bytes.rows[0].size) / there / 1000).toFixed(1)} kB of the database a pen`)
       for (const [name, path] of ROUTES) {
         const address = stand.address + path.replace(':id', from)
@@ -91,7 +92,7 @@ export async function growthBench(): Promise<void> {
       say(`${name.padEnd(28)} ${cells.join('')}  ${exponent.toFixed(3).padStart(8)}`)
     }
   } finally {
-    await knex.destroy()
+    await Promise.all([owner.destroy(), knex.destroy()])
     await stand.end()
   }
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { PenPage } from '../contract'
+import type { PenPage, WorkshopList } from '../contract'
 import { nth } from '../core/sure'
 import { buildIfNeeded } from '../scripts/lib/build'
 import { say } from '../scripts/lib/say'
@@ -37,10 +37,10 @@ async function rate(pens: readonly string[], writers: number, size: number, writ
 }
 
 /** The same rows put into a table like the log’s by the database alone, a transaction a batch. */
-const raw = (knex: Knex): Write => async (pen, size) =>
+const raw = (knex: Knex, workshop_id: string): Write => async (pen, size) =>
   knex('raw_events').insert(Array.from({ length: size }, () => {
     const { pen: pen_id, payload, ...rest } = entry(pen)
-    return { ...rest, pen_id, payload: JSON.stringify(payload), ahead_ms: 0, happened_at: rest.at }
+    return { ...rest, workshop_id, pen_id, payload: JSON.stringify(payload), ahead_ms: 0, happened_at: rest.at }
   }))
 
 const posting = (address: string): Write => async (pen, size) => {
@@ -68,7 +68,9 @@ export async function ratioBench(): Promise<void> {
   const knex = connect(stand.databaseUrl)
   const screens = Array.from({ length: SCREENS }, () => screen(stand.address))
   try {
-    await knex.raw('create table raw_events (like events including defaults including indexes)')
+    await knex.raw('create table raw_events (like events including indexes)')
+    await knex.raw('alter table raw_events alter column received_at set default now(), alter column seq add generated always as identity')
+    const { opens } = (await (await fetch(`${stand.address}/api/workshops`)).json()) as WorkshopList
     const { pens } = (await (await fetch(`${stand.address}/api/pens?limit=200`)).json()) as PenPage
     const ids = pens.map(one => one.pen.id)
     say(`${'entries a second, five screens following'.padEnd(44)} ${'appended'.padStart(9)} ${'raw'.padStart(9)} ${'ratio'.padStart(7)}`)
@@ -77,7 +79,7 @@ export async function ratioBench(): Promise<void> {
         const sums = { ours: 0, raw: 0 }
         for (let turn = 0; turn < TURNS; turn++) {
           sums.ours += await rate(ids, writers, size, posting(stand.address))
-          sums.raw += await rate(ids, writers, size, raw(knex))
+          sums.raw += await rate(ids, writers, size, raw(knex, opens))
           // Each stretch begins on logs as short as they were.
           await forget(knex)
         }

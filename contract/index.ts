@@ -3,4 +3,5 @@ export { changedKinds, type Change, type ChangedKind, type Message } from './liv
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Refusal } from './refusal'
 export type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from './routes'
+export type { WorkshopEntry, WorkshopList } from './workshops'
 export type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'

@@ -20,6 +20,7 @@ import type {
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
+import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
 
 /** Which entries of a batch were new, and which were known already; by their ids. */
@@ -78,6 +79,11 @@ export interface Routes {
   'POST /api/shelf/usual': { answer: Shelf }
   'GET /api/workshop': { answer: Workshop }
   'PUT /api/workshop': { body: WorkshopChange, answer: Workshop }
+  'GET /api/workshops': { answer: WorkshopList }
+  'PATCH /api/workshops/:id': { body: { name: string }, answer: WorkshopEntry }
+  'POST /api/workshops/demo': { answer: WorkshopEntry }
+  'PUT /api/workshops/demo': { answer: WorkshopEntry }
+  'DELETE /api/workshops/demo': { answer: Nothing }
 }
 
 /** A route by its method and path. */

@@ -20,6 +20,7 @@ export {
   bottleSchema,
   ownAbrasiveSchema,
   shelfChangeSchema,
+  workshopNameSchema,
   workshopSchema,
   type BottleChange,
   type OwnAbrasive,

@@ -35,6 +35,9 @@ export type WorkshopChange = Omit<InferType<typeof workshopSchema>, 'air'> & { a
 /** The workshop: its air now, the units its turner reads, and their own ways of cutting. */
 export type Workshop = Omit<WorkshopChange, 'air'> & Climate
 
+/** The name of a workshop. */
+export const workshopNameSchema = exact({ name: line(60).required() })
+
 const seconds = () => number().min(1, 'Should lie between 1 s and 60 days.').max(5_184_000, 'Should lie between 1 s and 60 days.')
 /** What a label says of a wait, s: how long, and by when at the latest. */
 const labelled = perhaps({ plain: seconds().required(), latest: seconds() }).test(

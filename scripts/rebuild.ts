@@ -3,7 +3,7 @@ import { resolve } from 'node:path'
 import { must } from '../core/sure'
 import { connect } from '../server/db/connection'
 import { migrate } from '../server/db/migrate'
-import { projectAll } from '../server/db/projections'
+import { projectEverywhere } from '../server/db/projections'
 import { startCluster } from './lib/postgres'
 import { main, Plain, say } from './lib/say'
 
@@ -18,13 +18,14 @@ await main(async () => {
   if (!given && existsSync(resolve(FOLDER, 'running.json')))
     throw new Plain('Oxlip is running from this folder: end it with Ctrl-C, then run this again.')
   const cluster = given ? undefined : await startCluster(resolve(FOLDER, 'postgres'), { lasting: true })
-  const knex = connect(must(cluster?.url ?? given, 'a cluster is started where no database is given'))
+  const url = must(cluster?.url ?? given, 'a cluster is started where no database is given')
+  const [owner, walled] = [connect(url), connect(url, { walled: true })]
   try {
-    await migrate(knex)
-    await knex('pen_rows').update({ projection: 0 })
-    say(`Made anew: ${await projectAll(knex)} pens.`)
+    await migrate(owner)
+    await owner('pen_rows').update({ projection: 0 })
+    say(`Made anew: ${await projectEverywhere(owner, walled)} pens.`)
   } finally {
-    await knex.destroy()
+    await Promise.all([owner.destroy(), walled.destroy()])
     await cluster?.stop()
   }
 })

@@ -3,6 +3,9 @@ import type { FieldErrors } from '../schemas'
 /** What was asked for is not there. */
 export class NotFoundError extends Error {}
 
+/** The workshop that was asked in is not here any more. */
+export class GoneError extends Error {}
+
 /** Fields that are wrong for a reason only the database knows. */
 export class FieldsError extends Error {
   constructor(readonly fields: FieldErrors) {

@@ -1,7 +1,7 @@
 <template>
   <div class="frame">
     <ShellShaft />
-    <main id="main" tabindex="-1"><ShellUnsent /><slot /></main>
+    <main id="main" tabindex="-1"><ShellDemo /><ShellUnsent /><slot /></main>
   </div>
 </template>
 

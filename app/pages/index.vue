@@ -5,6 +5,7 @@ useHead({ title: 'Bench · Oxlip' })
 /** So many of the planned and of the finished pens stand here; the rest is a tap away. */
 const SHOWN = 30
 const live = useLive()
+const workshops = useWorkshops()
 const plannedList = usePenList(() => ({ stage: 'planned', sort: 'marks', limit: SHOWN }))
 const finishedList = usePenList(() => ({ stage: 'finished', limit: SHOWN }))
 const [planned, finished] = [computed(() => plannedList.pens.value ?? []), computed(() => finishedList.pens.value ?? [])]
@@ -71,7 +72,10 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
     <section v-if="!inWork.length && !planned.length && !finished.length && !lacking" class="empty sheet">
       <h2>No pens yet</h2>
       <p>Choose a fitting, a material and a finish, and Oxlip works out the rest: lengths, diameters, grits, coats and waits.</p>
-      <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
+      <p class="ways">
+        <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
+        <button v-if="workshops.demo" type="button" class="key" @click="goTo(workshops.demo.id)">Look at the demo</button>
+      </p>
     </section>
 
     <BenchClockLine v-if="inWork.length" :bands="bands" :free="freeLines" />
@@ -105,5 +109,6 @@ header .key { margin-left: auto; align-self: center; }
 header p { font-size: 1.1rem; }
 .rows { overflow: hidden; }
 section h2 { margin: 0.6rem 0 0.5rem; }
+.empty .ways { display: flex; flex-wrap: wrap; gap: 0.75rem; }
 .empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.5rem; max-width: 44rem; }
 </style>

@@ -63,13 +63,18 @@ export const useLive = defineStore('live', () => {
       return again()
     }
     source?.close()
-    const own = (source = new EventSource(`/api/live?after=${from.seq}&changed=${from.changed}`))
+    const own = (source = new EventSource(addressHere(`/api/live?after=${from.seq}&changed=${from.changed}`)))
     own.onmessage = ({ data }: MessageEvent<string>) => {
       if (own !== source) return
       heard = Date.now()
       take(JSON.parse(data) as Message)
     }
-    own.onerror = () => own === source && again()
+    own.onerror = () => {
+      if (own !== source) return
+      again()
+      // A workshop that is gone is noticed by asking for it.
+      void workshop.breathe().catch(() => undefined)
+    }
     heard = Date.now()
   }
   /** The browser would try again by itself, but not after every fault, and not soon enough. */

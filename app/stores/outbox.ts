@@ -1,13 +1,16 @@
-import { createStore, del, entries, get, set, type UseStore } from 'idb-keyval'
+import { del, entries, get, set, type UseStore } from 'idb-keyval'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { BenchEvent } from '#core/bench'
 import { useLog } from './log'
-import { api } from '~/utils/api'
+import { api, whereHere } from '~/utils/api'
 import { refused as refusalOf } from '~/utils/refusal'
+import { storeOf, takeOver } from '~/utils/rows-here'
 
 /** Where an earlier Oxlip kept all unsent entries as one list. */
 const OLD_KEY = 'oxlip-outbox'
+/** The name of its store, and of the rows in it. */
+const [NAME, ROWS] = ['oxlip-outbox', 'entries']
 const AGAIN_AFTER = 4000
 const BATCH = 200
 
@@ -61,7 +64,7 @@ export const useOutbox = defineStore('outbox', () => {
   let current: Promise<void> | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  const store = (): UseStore => (place ??= createStore('oxlip-outbox', 'entries'))
+  const store = async (): Promise<UseStore> => (place ??= storeOf(NAME, ROWS, await whereHere()))
 
   /** Does something with the browser's own store, and tells when it fails. */
   async function keeping(work: () => Promise<unknown>) {
@@ -76,9 +79,10 @@ export const useOutbox = defineStore('outbox', () => {
   /** Takes up what an earlier visit left. */
   async function open() {
     await keeping(async () => {
-      for (const event of (await get<BenchEvent[]>(OLD_KEY)) ?? []) await set(event.id, { event } satisfies Kept, store())
+      for (const event of (await get<BenchEvent[]>(OLD_KEY)) ?? []) await set(event.id, { event } satisfies Kept, await store())
       await del(OLD_KEY)
-      const kept = (await entries<string, Kept>(store())).map(([, row]) => row)
+      await takeOver(NAME, ROWS, await store())
+      const kept = (await entries<string, Kept>(await store())).map(([, row]) => row)
       const here = new Set(rows.value.map(row => row.event.id))
       const earlier = kept.filter(row => !here.has(row.event.id)).sort((a, b) => (a.event.at < b.event.at ? -1 : 1))
       rows.value = [...earlier, ...rows.value]
@@ -89,7 +93,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function put(event: BenchEvent) {
     rows.value = [...rows.value, { event }]
-    await keeping(() => set(event.id, { event } satisfies Kept, store()))
+    await keeping(async () => set(event.id, { event } satisfies Kept, await store()))
     await send()
   }
 
@@ -132,14 +136,14 @@ export const useOutbox = defineStore('outbox', () => {
 
   async function change(id: string, row: Kept) {
     rows.value = rows.value.map(one => (one.event.id === id ? row : one))
-    await keeping(() => set(id, JSON.parse(JSON.stringify(row)), store()))
+    await keeping(async () => set(id, JSON.parse(JSON.stringify(row)), await store()))
   }
 
   async function forget(sent: readonly BenchEvent[]) {
     const ids = new Set(sent.map(event => event.id))
     log.take(sent)
     // A store that refuses to forget only has the entries sent once more, which changes nothing.
-    for (const id of ids) await del(id, store()).catch(() => undefined)
+    for (const id of ids) await store().then(rows => del(id, rows)).catch(() => undefined)
     rows.value = rows.value.filter(row => !ids.has(row.event.id))
   }
 

@@ -1,7 +1,9 @@
-import { createStore, del, entries, set, type UseStore } from 'idb-keyval'
+import { del, entries, set, type UseStore } from 'idb-keyval'
 import { defineStore } from 'pinia'
 
 const AGAIN_AFTER = 5000
+/** The name of their store, and of the rows in it. */
+const [NAME, ROWS] = ['oxlip-photos', 'pictures']
 
 /** Pictures that were taken here and are not with the server yet. They lie in the browser's own store under the ids that the log names. */
 export const usePhotos = defineStore('photos', () => {
@@ -13,12 +15,13 @@ export const usePhotos = defineStore('photos', () => {
   const unkept = ref(false)
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  const store = (): UseStore => (place ??= createStore('oxlip-photos', 'pictures'))
+  const store = async (): Promise<UseStore> => (place ??= storeOf(NAME, ROWS, await whereHere()))
 
   /** Takes up what an earlier visit left. */
   async function open() {
     try {
-      for (const [id, picture] of await entries<string, Blob>(store()))
+      await takeOver(NAME, ROWS, await store())
+      for (const [id, picture] of await entries<string, Blob>(await store()))
         if (!waiting.has(id)) waiting.set(id, { picture, url: URL.createObjectURL(picture) })
     } catch {
       unkept.value = true
@@ -30,7 +33,7 @@ export const usePhotos = defineStore('photos', () => {
     const id = newId()
     waiting.set(id, { picture, url: URL.createObjectURL(picture) })
     try {
-      await set(id, picture, store())
+      await set(id, picture, await store())
       unkept.value = false
     } catch {
       unkept.value = true
@@ -49,7 +52,7 @@ export const usePhotos = defineStore('photos', () => {
         trouble.value = message
       }
       // A store that refuses to forget only has the picture sent once more, which changes nothing.
-      await del(id, store()).catch(() => undefined)
+      await store().then(rows => del(id, rows)).catch(() => undefined)
       waiting.delete(id)
       URL.revokeObjectURL(url)
     }
@@ -57,6 +60,6 @@ export const usePhotos = defineStore('photos', () => {
   }
   /** Where a picture is to be had: here until the server has it. */
   const urlOf = (id: string, size: 'small' | 'large' = 'small'): string =>
-    waiting.get(id)?.url ?? `/api/photos/${id}${size === 'small' ? '?size=small' : ''}`
+    waiting.get(id)?.url ?? addressHere(`/api/photos/${id}${size === 'small' ? '?size=small' : ''}`)
   return { waiting, trouble, unkept, open, keep, send, urlOf }
 })

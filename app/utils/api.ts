@@ -1,4 +1,6 @@
 import type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from '#contract'
+import { goTo, here } from './here'
+import { refused } from './refusal'
 
 type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
   ? Name | NamesIn<Rest>
@@ -18,8 +20,29 @@ interface Options {
 }
 type Send = (path: string, options: Options) => Promise<unknown>
 
-/** Calls a route of the contract: what it is sent and what it answers are checked against it. Throws as `refused` reads it. */
-export async function api<R extends RouteName>(route: R, ...[given]: Arguments<R>): Promise<AnswerOf<R>> {
+/** The workshop this page is in, by its id. */
+export const whereHere = (): Promise<string> => here(() => call('GET /api/workshops', undefined))
+
+/** Routes that are asked of the installation, not of a workshop in it. */
+const isCommon = (route: RouteName): boolean => / \/api\/(workshops|health)\b/.test(route)
+/** The workshop is not there any more. */
+const GONE = 410
+
+/**
+ * Calls a route of the contract in the workshop this page is in: what it is sent and what it answers are checked against it. Throws as
+ * `refused` reads it; a page whose workshop is gone goes to the one that opens by itself.
+ */
+export async function api<R extends RouteName>(route: R, ...args: Arguments<R>): Promise<AnswerOf<R>> {
+  const workshop = isCommon(route) ? undefined : await whereHere()
+  try {
+    return await call(route, workshop, ...args)
+  } catch (error) {
+    if (refused(error).status === GONE) goTo()
+    throw error
+  }
+}
+
+async function call<R extends RouteName>(route: R, workshop: string | undefined, ...[given]: Arguments<R>): Promise<AnswerOf<R>> {
   const { params = {}, query, body, picture } = (given ?? {}) as {
     params?: Record<string, string>
     query?: object
@@ -31,5 +54,6 @@ export async function api<R extends RouteName>(route: R, ...[given]: Arguments<R
   const content = picture
     ? { body: picture, headers: { 'content-type': picture.type || 'image/jpeg' } }
     : body === undefined ? {} : { body }
-  return (await ($fetch as unknown as Send)(address, { method, ...(query ? { query } : {}), ...content })) as AnswerOf<R>
+  const asked = { ...query, ...(workshop ? { workshop } : {}) }
+  return (await ($fetch as unknown as Send)(address, { method, query: asked, ...content })) as AnswerOf<R>
 }

@@ -1,5 +1,5 @@
 import { listBits } from '../db/bits'
-import { db } from '../db/connection'
 import { route } from '../http/route'
+import { inWorkshop } from '../http/workshop'
 
-export default route('GET /api/bits', async () => listBits(db()))
+export default route('GET /api/bits', event => inWorkshop(event, listBits))

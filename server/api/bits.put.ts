@@ -1,7 +1,10 @@
 import { bitSchema } from '../../schemas'
 import { changeBit } from '../db/bits'
-import { db } from '../db/connection'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
+import { inWorkshop } from '../http/workshop'
 
-export default route('PUT /api/bits', async event => changeBit(db(), await readChecked(event, bitSchema)))
+export default route('PUT /api/bits', async (event) => {
+  const change = await readChecked(event, bitSchema)
+  return inWorkshop(event, knex => changeBit(knex, change))
+})

@@ -4,6 +4,8 @@ import { lastChange } from '../db/changes'
 import { db } from '../db/connection'
 import { lastSeq } from '../db/log'
 import { rawRoute } from '../http/route'
+import { workshopOf } from '../http/workshop'
+import { withinWorkshop } from '../db/within'
 import { follow } from '../live/follow'
 import { listen } from '../live/listen'
 import { sharedSource, type Source } from '../live/source'
@@ -11,8 +13,14 @@ import { sharedSource, type Source } from '../live/source'
 /** A sign of life this often, ms, so that a screen notices a dead connection. */
 const PULSE = 5000
 
-/** What came in is asked for once, for all screens of this server. */
-let source: Source | undefined
+/** What came into a workshop is asked for once, for all screens of this server. */
+const sources = new Map<string, Source>()
+
+function sourceOf(workshop: string): Source {
+  const source = sources.get(workshop) ?? sharedSource(withinWorkshop(db(), workshop))
+  sources.set(workshop, source)
+  return source
+}
 
 /** A number of the query; undefined when it is none. */
 function numberIn(event: H3Event, name: string): number | undefined {
@@ -25,16 +33,16 @@ function numberIn(event: H3Event, name: string): number | undefined {
  * after the number `changed`, as they come in. Without a number: from now on.
  */
 export default rawRoute(async (event: H3Event) => {
-  const knex = db()
-  const has = {
-    entries: numberIn(event, 'after') ?? (await lastSeq(knex)),
-    changes: numberIn(event, 'changed') ?? (await lastChange(knex)),
-  }
+  const workshop = await workshopOf(event)
+  const has = await withinWorkshop(db(), workshop)(async trx => ({
+    entries: numberIn(event, 'after') ?? (await lastSeq(trx)),
+    changes: numberIn(event, 'changed') ?? (await lastChange(trx)),
+  }))
   const stream = createEventStream(event)
   const send = (message: Message) => stream.push(JSON.stringify(message))
   const greet = () => send({ kind: 'pulse', now: new Date().toISOString() })
-  const take = follow((source ??= sharedSource(knex)), has, send)
-  const stop = listen(notice => void take(notice))
+  const take = follow(sourceOf(workshop), has, send)
+  const stop = listen(workshop, notice => void take(notice))
   const pulse = setInterval(() => void greet(), PULSE)
   stream.onClosed(() => {
     clearInterval(pulse)

@@ -1,7 +1,10 @@
 import { workshopSchema, type WorkshopChange } from '../../schemas'
-import { db } from '../db/connection'
 import { writeWorkshop } from '../db/workshop'
 import { readChecked } from '../http/body'
 import { route } from '../http/route'
+import { inWorkshop } from '../http/workshop'
 
-export default route('PUT /api/workshop', async event => writeWorkshop(db(), (await readChecked(event, workshopSchema)) as WorkshopChange))
+export default route('PUT /api/workshop', async (event) => {
+  const change = (await readChecked(event, workshopSchema)) as WorkshopChange
+  return inWorkshop(event, knex => writeWorkshop(knex, change))
+})

@@ -2,12 +2,13 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { BenchEvent } from '../../core/bench'
 import { onDatabase } from '../../tests/database/suite'
-import { appendTogether } from './append-together'
+import { appendTogether, type Place } from './append-together'
 import { eventsOf } from './log'
 import { createPen } from './pens'
 
 const database = onDatabase()
 let [knex, pen]: [Knex, string] = [undefined as never, '']
+const place: Place = { workshop: 'here', within: work => knex.transaction(work) }
 beforeEach(async () => {
   knex = database()
   const made = await createPen(knex, {
@@ -27,7 +28,7 @@ it('what comes in at the same moment goes in few transactions, each entry once, 
   }
   knex.on('query', hear)
   const batches = Array.from({ length: 20 }, () => [look(), look()])
-  const answers = await Promise.all(batches.map(batch => appendTogether(knex, batch)))
+  const answers = await Promise.all(batches.map(batch => appendTogether(place, batch)))
   knex.removeListener('query', hear)
   expect(answers).toEqual(batches.map(batch => batch.map(event => event.id)))
   expect((await eventsOf(knex, pen)).map(event => event.id).sort()).toEqual(batches.flat().map(event => event.id).sort())
@@ -37,14 +38,14 @@ it('what comes in at the same moment goes in few transactions, each entry once, 
 
 it('an entry that two send at once is new for one of them', async () => {
   const twice = look()
-  const answers = await Promise.all([appendTogether(knex, [look()]), appendTogether(knex, [twice]), appendTogether(knex, [look(), twice])])
+  const answers = await Promise.all([[look()], [twice], [look(), twice]].map(batch => appendTogether(place, batch)))
   expect(answers.flat().filter(id => id === twice.id)).toHaveLength(1)
   expect(await eventsOf(knex, pen)).toHaveLength(3)
 })
 
 it('what one may not append harms no other, and none of it is kept', async () => {
   const stray = [look(), look(randomUUID())]
-  const sent = [appendTogether(knex, [look()]), appendTogether(knex, stray), appendTogether(knex, [look()]), appendTogether(knex, [look()])]
+  const sent = [[look()], stray, [look()], [look()]].map(batch => appendTogether(place, batch))
   const answers = await Promise.allSettled(sent)
   expect(answers.map(one => one.status)).toEqual(['fulfilled', 'rejected', 'fulfilled', 'fulfilled'])
   expect(answers[1]).toMatchObject({ reason: { fields: { 'events[1].pen': 'There is no such pen.' } } })
@@ -54,7 +55,7 @@ it('what one may not append harms no other, and none of it is kept', async () =>
 it('a clock that is wrong is measured by when its own batch came in', async () => {
   const hour = new Date(Date.now() + 3_600_000).toISOString()
   const now = new Date().toISOString()
-  await Promise.all([appendTogether(knex, [look()]), appendTogether(knex, [look()], hour), appendTogether(knex, [look()], now)])
+  await Promise.all([appendTogether(place, [look()]), appendTogether(place, [look()], hour), appendTogether(place, [look()], now)])
   const ahead = (await eventsOf(knex, pen)).map(event => event.ahead)
   expect(ahead.filter(one => one === undefined)).toHaveLength(1)
   expect(ahead.filter(one => one === 0)).toHaveLength(1)
@@ -63,13 +64,11 @@ it('a clock that is wrong is measured by when its own batch came in', async () =
 
 it('a database that is away is not asked once for each who waits', async () => {
   let asked = 0
-  const away = {
-    transaction: async () => {
-      asked++
-      throw Object.assign(new Error('connection refused'), { code: 'ECONNREFUSED' })
-    },
-  } as unknown as Knex
-  const answers = await Promise.allSettled(Array.from({ length: 10 }, () => appendTogether(away, [look()])))
+  const within = async () => {
+    asked++
+    throw Object.assign(new Error('connection refused'), { code: 'ECONNREFUSED' })
+  }
+  const answers = await Promise.allSettled(Array.from({ length: 10 }, () => appendTogether({ workshop: 'away', within }, [look()])))
   expect(answers.every(one => one.status === 'rejected')).toBe(true)
   expect(asked).toBe(2)
 })

@@ -1,7 +1,7 @@
-import type { Knex } from 'knex'
 import type { BenchEvent } from '../../core/bench'
 import { isAway } from '../faults'
 import { appendBatches, type Batch } from './append'
+import type { Within } from './within'
 
 /** A batch that waits for its turn, and whoever sent it. */
 interface Waiting extends Batch {
@@ -9,21 +9,30 @@ interface Waiting extends Batch {
   refused: (error: unknown) => void
 }
 
-const queues = new WeakMap<Knex, Waiting[]>()
+/** Where entries go. */
+export interface Place {
+  /** The workshop’s id. */
+  workshop: string
+  /** How a transaction in it is begun. */
+  within: Within
+}
+
+/** Who waits, by workshop. */
+const queues = new Map<string, Waiting[]>()
 
 /**
- * Appends events together with all that come in at the same moment: whatever waits while a transaction runs goes into the next one, so
- * many writers pay for one. Answers the ids that were new. What one of them may not append harms no other.
+ * Appends events together with all that come into their workshop at the same moment: whatever waits while a transaction runs goes into
+ * the next one, so many writers pay for one. Answers the ids that were new. What one of them may not append harms no other.
  * @throws FieldsError when a pen is not known; then none of this batch is kept
  */
-export function appendTogether(knex: Knex, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
+export function appendTogether(place: Place, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
   return new Promise((kept, refused) => {
     const one: Waiting = { events, sentAt, receivedAt: Date.now(), kept, refused }
-    const queue = queues.get(knex)
+    const queue = queues.get(place.workshop)
     if (queue) queue.push(one)
     else {
-      queues.set(knex, [one])
-      void work(knex)
+      queues.set(place.workshop, [one])
+      void work(place)
     }
   })
 }
@@ -31,26 +40,26 @@ export function appendTogether(knex: Knex, events: readonly BenchEvent[], sentAt
 /** The most batches in one transaction. */
 const MOST = 64
 
-async function work(knex: Knex): Promise<void> {
+async function work(place: Place): Promise<void> {
   for (;;) {
-    const queue = queues.get(knex) ?? []
+    const queue = queues.get(place.workshop) ?? []
     const now = queue.splice(0, MOST)
     if (!now.length) break
-    await appended(knex, now)
+    await appended(place.within, now)
   }
-  queues.delete(knex)
+  queues.delete(place.workshop)
 }
 
 /**
  * One transaction for all; where that fails each goes alone, so that only the one at fault is refused. A database that is away refuses
  * all, and is not asked once for each.
  */
-async function appended(knex: Knex, batches: readonly Waiting[]): Promise<void> {
+async function appended(within: Within, batches: readonly Waiting[]): Promise<void> {
   try {
-    const ids = await appendBatches(knex, batches)
+    const ids = await within(trx => appendBatches(trx, batches))
     batches.forEach((batch, index) => batch.kept(ids[index] ?? []))
   } catch (error) {
     if (batches.length === 1 || isAway(error)) for (const batch of batches) batch.refused(error)
-    else for (const batch of batches) await appended(knex, [batch])
+    else for (const batch of batches) await appended(within, [batch])
   }
 }

@@ -25,31 +25,30 @@ export interface Batch {
  * @throws FieldsError when a pen is not known; then none is kept
  */
 export async function appendEvents(knex: Knex, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
-  const [added = []] = await appendBatches(knex, [{ events, sentAt, receivedAt: Date.now() }])
+  const receivedAt = Date.now()
+  const [added = []] = await knex.transaction(trx => appendBatches(trx, [{ events, sentAt, receivedAt }]))
   return added
 }
 
 /**
- * The same for several batches in one transaction: all are kept, or none. Answers for each which of its ids were new; an entry that is
- * in two of them is new in the first.
+ * The same for several batches in the transaction given: all are kept, or none. Answers for each which of its ids were new; an entry
+ * that is in two of them is new in the first.
  */
-export async function appendBatches(knex: Knex, batches: readonly Batch[]): Promise<string[][]> {
-  return knex.transaction(async (trx) => {
-    await refuseStray(trx, batches)
-    await oneAtATime(trx)
-    const rows = new Map<string, ReturnType<typeof asRow>>()
-    for (const batch of batches) for (const event of batch.events) if (!rows.has(event.id)) rows.set(event.id, asRow(event, batch))
-    const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
-      .insert([...rows.values()])
-      .onConflict('id')
-      .ignore()
-      .returning(['id', 'pen_id', 'kind'])
-    const mended = new Set(added.filter(row => CHANGES_PLAN.includes(row.kind)).map(row => row.pen_id))
-    for (const pen of [...mended].sort()) await mend(trx, pen)
-    await projectPens(trx, [...new Set(added.map(row => row.pen_id))])
-    const left = new Set(added.map(row => row.id))
-    return batches.map(batch => batch.events.flatMap(({ id }) => (left.delete(id) ? [id] : [])))
-  })
+export async function appendBatches(trx: Knex, batches: readonly Batch[]): Promise<string[][]> {
+  await refuseStray(trx, batches)
+  await oneAtATime(trx)
+  const rows = new Map<string, ReturnType<typeof asRow>>()
+  for (const batch of batches) for (const event of batch.events) if (!rows.has(event.id)) rows.set(event.id, asRow(event, batch))
+  const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
+    .insert([...rows.values()])
+    .onConflict(['workshop_id', 'id'])
+    .ignore()
+    .returning(['id', 'pen_id', 'kind'])
+  const mended = new Set(added.filter(row => CHANGES_PLAN.includes(row.kind)).map(row => row.pen_id))
+  for (const pen of [...mended].sort()) await mend(trx, pen)
+  await projectPens(trx, [...new Set(added.map(row => row.pen_id))])
+  const left = new Set(added.map(row => row.id))
+  return batches.map(batch => batch.events.flatMap(({ id }) => (left.delete(id) ? [id] : [])))
 }
 
 /** @throws FieldsError naming the first entry of a pen that is not known */

@@ -151,7 +151,7 @@ describe('following', () => {
     const has = { entries: await lastSeq(knex), changes: await lastChange(knex) }
     await appendEvents(knex, [done(pen, 0, 'parts'), done(pen, 5, 'cut')])
     const heard: Message[] = []
-    const take = follow(askingSource(knex), has, async message => void heard.push(message))
+    const take = follow(askingSource(work => knex.transaction(work)), has, async message => void heard.push(message))
     await take({ kind: 'entries' })
     await appendEvents(knex, [done(pen, 10, 'drill')])
     await Promise.all([take({ kind: 'entries' }), take({ kind: 'entries' }), take({ kind: 'changes' })])
@@ -171,7 +171,7 @@ describe('following', () => {
     await replanPen(knex, pen.id, 1)
     const method = await copyMethod(knex, 'oil', 'My oil')
     const heard: Message[] = []
-    const take = follow(askingSource(knex), has, async message => void heard.push(message))
+    const take = follow(askingSource(work => knex.transaction(work)), has, async message => void heard.push(message))
     await take({ kind: 'changes' })
     await take({ kind: 'changes' })
     expect(heard).toHaveLength(1)
@@ -242,14 +242,13 @@ describe('following', () => {
   })
 })
 
-it('hands that were on another pen are known; the demo’s are not', async () => {
+it('hands that were on another pen are known', async () => {
   const [one, other] = [await makePen(), await makePen()]
   await appendEvents(knex, [
     done(one, 0, 'parts'),
     done(one, 100, 'cut'),
     done(other, 60, 'parts'),
     done(other, 900, 'cut'),
-    { ...done(other, 70, 'drill'), device: 'demo' },
     { ...done(other, 3650, 'tube'), ahead: 3_600_000 },
   ])
   expect(await elsewhereOf(knex, one.id)).toEqual([new Date(START + 50_000).toISOString(), new Date(START + 60_000).toISOString()])
@@ -263,8 +262,7 @@ it('all defects over all pens, and what they tell of causes and mends', async ()
   )
   const of = (index: number, seconds: number, what: Record<string, unknown>, kind: string) =>
     entry(pen, seconds, { kind, payload: { defect: chips[index]!.id, ...what } } as Entry)
-  // The demo's made-up defects stand in the list and teach nothing.
-  const made = entry(pen, 20, { kind: 'defect', payload: { kind: 'void', barrel: 'only', fromTip: 3, size: 0.5, step: 'clean' } })
+  const hole = entry(pen, 20, { kind: 'defect', payload: { kind: 'void', barrel: 'only', fromTip: 3, size: 0.5, step: 'clean' } })
   await appendEvents(knex, [
     ...chips,
     of(0, 5, { cause: 'dull tool' }, 'judge'),
@@ -272,12 +270,7 @@ it('all defects over all pens, and what they tell of causes and mends', async ()
     of(0, 8, { how: 'mended' }, 'settle'),
     of(1, 9, { way: 'thin CA', step: 'turn' }, 'repair'),
     of(1, 10, { how: 'failed' }, 'settle'),
-    ...[
-      made,
-      entry(pen, 21, { kind: 'judge', payload: { defect: made.id, cause: 'dull tool' } }),
-      entry(pen, 22, { kind: 'repair', payload: { defect: made.id, way: 'shavings and CA', step: 'clean' } }),
-      entry(pen, 23, { kind: 'settle', payload: { defect: made.id, how: 'failed' } }),
-    ].map(event => ({ ...event, device: 'demo' })),
+    hole,
   ])
   const { defects } = await pageDefects(knex, {})
   expect(defects.map(one => [one.kind, one.fromTip, one.status, one.material.name])).toEqual([

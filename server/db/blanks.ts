@@ -5,7 +5,7 @@ import type { ShelfBlank } from '../../contract'
 import type { BlankInput, ReadingInput } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
 
-type Row = Omit<ShelfBlank, 'readings'> & { gone: boolean, created_at: Date }
+type Row = Omit<ShelfBlank, 'readings'> & { gone: boolean, created_at: Date, workshop_id: string }
 interface ReadingRow {
   id: string
   blank_id: string
@@ -27,7 +27,7 @@ async function withReadings(knex: Knex, rows: Row[]): Promise<ShelfBlank[]> {
       rows.map(row => row.id),
     )
     .orderBy('at')
-  return rows.map(({ gone: _, created_at: __, ...row }) => ({
+  return rows.map(({ gone: _, created_at: __, workshop_id: ___, ...row }) => ({
     ...row,
     readings: readings.filter(one => one.blank_id === row.id).map(asReading),
   }))
@@ -72,7 +72,7 @@ export async function dropBlank(knex: Knex, id: string): Promise<void> {
 export async function addReading(knex: Knex, blankId: string, reading: ReadingInput): Promise<ShelfBlank> {
   if (!(await knex('blanks').where({ id: blankId }).first('id'))) throw new NotFoundError('There is no such blank.')
   const { id, at, grams = null, percent = null } = reading
-  await knex('readings').insert({ id, blank_id: blankId, at, grams, percent }).onConflict('id').ignore()
+  await knex('readings').insert({ id, blank_id: blankId, at, grams, percent }).onConflict(['workshop_id', 'id']).ignore()
   return must(await readBlank(knex, blankId), 'it was looked for above')
 }
 

@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 import type { DefectHistory, DefectPage, ListedDefect } from '../../contract'
 import type { ProjectedDefect, ProjectedSummary } from '../../core/bench'
-import type { DefectKind } from '../../core/defects'
 import type { StepKind } from '../../core/plan'
 import type { DefectQuery } from '../../schemas'
 import { FieldsError } from '../faults'
+import { isFresh, keepLesson, type Lesson } from './lessons'
 
 interface Row {
   pen_id: string
@@ -13,7 +13,7 @@ interface Row {
   mark: string
   name: string
   material: string
-  fact: { defect: ProjectedDefect, found: StepKind | null, madeUp: boolean }
+  fact: { defect: ProjectedDefect, found: StepKind | null }
   summary: ProjectedSummary
 }
 
@@ -40,8 +40,8 @@ export async function pageDefects(knex: Knex, { kind, material, status, cause, a
     .select('facts.pen_id', 'place', 'at', 'mark', 'name', 'pens.material', 'facts.body as fact', 'pen_rows.body as summary')
   if (kind) void query.where('about', kind)
   if (material) void query.where('pens.material', material)
-  if (status) void query.whereRaw('facts.body #>> \'{defect,status}\' = ?', [status])
-  if (cause) void query.whereRaw('facts.body #>> \'{defect,judged}\' = ?', [cause])
+  if (status) void query.where('status', status)
+  if (cause) void query.where('judged', cause)
   if (after) void query.whereRaw('(at, facts.pen_id, place) < (?, ?, ?)', [...fromCursor(after)])
   const rows: Row[] = await query
   const page = rows.slice(0, limit)
@@ -57,31 +57,23 @@ const asListed = ({ pen_id: id, mark, name, material, fact, summary }: Row): Lis
   found: fact.found,
 })
 
-interface Lesson {
-  kind: string
-  about: DefectKind
-  facts: string
-  learnt_at: string | null
-  body: DefectHistory | null
-}
-
 /** What the shop’s own defects tell: of each kind as it was counted last, and anew where one of it was changed since. */
 export async function defectHistory(knex: Knex): Promise<DefectHistory> {
   const lessons: Lesson[] = await knex('lessons').where({ kind: 'defect' }).orderBy('about')
   const all: DefectHistory = { causes: {}, ways: [] }
   for (const lesson of lessons) {
-    const told = lesson.learnt_at === lesson.facts && lesson.body ? lesson.body : await counted(knex, lesson)
+    const told = isFresh(lesson) ? (lesson.body as DefectHistory) : await counted(knex, lesson)
     Object.assign(all.causes, told.causes)
     all.ways.push(...told.ways)
   }
   return all
 }
 
-async function counted(knex: Knex, { about, facts }: Lesson): Promise<DefectHistory> {
+async function counted(knex: Knex, lesson: Lesson): Promise<DefectHistory> {
   const history: DefectHistory = { causes: {}, ways: [] }
-  const rows: { body: Row['fact'] }[] = await knex('facts').where({ kind: 'defect', about }).orderBy('at').select('body')
-  for (const { body } of rows) if (!body.madeUp) learn(history, body.defect)
-  await knex('lessons').where({ kind: 'defect', about }).update({ learnt_at: facts, body: JSON.stringify(history) })
+  const rows: { body: Row['fact'] }[] = await knex('facts').where({ kind: 'defect', about: lesson.about }).orderBy('at').select('body')
+  for (const { body } of rows) learn(history, body.defect)
+  await keepLesson(knex, lesson, history)
   return history
 }
 

@@ -57,7 +57,7 @@ export async function writeFacts(trx: Knex, penId: string, facts: readonly Fact[
   if (other.length) {
     await trx('facts')
       .insert(other.map(fact => ({ ...fact, pen_id: penId })))
-      .onConflict(['pen_id', 'kind', 'place'])
+      .onConflict(['workshop_id', 'pen_id', 'kind', 'place'])
       .merge()
   }
   const touched = [...gone, ...other, ...other.flatMap(fact => before.get(keyOf(fact)) ?? [])]
@@ -72,6 +72,6 @@ async function outdate(trx: Knex, touched: readonly Pick<Placed, 'kind' | 'about
   lessons.sort((a, b) => (a.kind + a.about < b.kind + b.about ? -1 : 1))
   await trx('lessons')
     .insert(lessons.map(lesson => ({ ...lesson, facts: 1 })))
-    .onConflict(['kind', 'about'])
+    .onConflict(['workshop_id', 'kind', 'about'])
     .merge({ facts: trx.raw('lessons.facts + 1') as unknown as number })
 }

@@ -173,8 +173,9 @@ it('a pen changed to another finish keeps its coats that are on', async () => {
 it('plans from before methods had layers come up in today’s words, step by step as they were', async () => {
   const made = await pen({ method: 'ca-thin-first' })
   const today = await readPlan(knex, made)
-  const top = async () => (await knex('knex_migrations').orderBy('id', 'desc').first('name')).name as string
-  while ((await top()) >= '0004') await knex.migrate.down({ migrationSource })
+  const owner = database.owner()
+  const top = async () => (await owner('knex_migrations').orderBy('id', 'desc').first('name')).name as string
+  while ((await top()) >= '0004') await owner.migrate.down({ migrationSource })
   const old = JSON.parse(JSON.stringify(today)) as { inputs: { method: object }, steps: Record<string, unknown>[] }
   old.inputs.method = {
     id: 'ca-thin-first',
@@ -190,11 +191,9 @@ it('plans from before methods had layers come up in today’s words, step by ste
     delete step.speed
     delete step.applicator
   }
-  await knex('plans')
-    .where({ pen_id: made.id })
-    .update({ body: JSON.stringify(old) })
-  await migrate(knex)
-  const brought: Plan = await readPlan(knex, made)
+  await owner('plans').where({ pen_id: made.id }).update({ body: JSON.stringify(old) })
+  await migrate(owner)
+  const brought: Plan = await readPlan(owner, made)
   expect(brought.steps).toEqual(today.steps)
   expect(trace(brought).filmLeft.value).toBe(trace(today).filmLeft.value)
 })

@@ -4,19 +4,12 @@ import { fitBuild, type BuildFit, type Growth } from '../../core/film'
 import { learnSanding, type Learnt, type SandingObservation } from '../../core/sanding'
 import type { SandingClass } from '../../core/shelf'
 import { products } from '../../reference'
+import { isFresh, keepLesson, type Lesson } from './lessons'
 
 /** The latest answers of a class, and growths of coats, that are learnt from: hands, papers and bottles change. */
 const LATEST = 200
 
 const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
-
-interface Lesson {
-  kind: string
-  about: string
-  facts: string
-  learnt_at: string | null
-  body: unknown
-}
 
 /** Facts of one kind, the latest of them, in the order of time. */
 async function latest<T>(knex: Knex, kind: string, about?: string): Promise<(T & { mark: string })[]> {
@@ -37,42 +30,41 @@ async function learnBuilds(knex: Knex): Promise<BuildFit> {
   return fitBuild(growths.map(({ mark, ...growth }) => ({ ...growth, id: `${mark}${growth.id}` })), DEFAULTS)
 }
 
-/**
- * What the log tells: as it was worked out last, and anew where facts of its kind came in since. The demo's made-up entries tell
- * nothing.
- */
-export async function readLearnt(knex: Knex): Promise<WorkshopLearnt> {
+/** How what was learnt is asked for. */
+interface Asking {
+  /** Whether it is kept for the next who asks; not while something else is written. */
+  keeps: boolean
+}
+
+/** What the log tells: as it was worked out last, and anew where facts of its kind came in since. */
+export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
   const lessons: Lesson[] = await knex('lessons').whereIn('kind', ['sanding', 'growth']).orderBy(['kind', 'about'])
   const sanding: Partial<Record<SandingClass, Learnt>> = {}
   for (const lesson of lessons.filter(one => one.kind === 'sanding')) {
-    const learnt = await known(knex, lesson, () => learnClass(knex, lesson.about))
+    const learnt = await known(knex, lesson, asking, () => learnClass(knex, lesson.about))
     if (learnt.observations) sanding[lesson.about as SandingClass] = learnt
   }
-  return { sanding, builds: await builds(knex, lessons.filter(one => one.kind === 'growth')) }
+  return { sanding, builds: await builds(knex, lessons.filter(one => one.kind === 'growth'), asking) }
 }
 
 /** Builds are fitted over all products at once: what was learnt lies with a lesson of its own, about all of them. */
-async function builds(knex: Knex, lessons: readonly Lesson[]): Promise<BuildFit> {
+async function builds(knex: Knex, lessons: readonly Lesson[], asking: Asking): Promise<BuildFit> {
   const facts = lessons.reduce((sum, one) => sum + (one.about === ALL ? 0 : Number(one.facts)), 0)
   const kept = lessons.find(one => one.about === ALL)
-  return known(knex, { kind: 'growth', about: ALL, learnt_at: null, body: null, ...kept, facts: String(facts) }, () => learnBuilds(knex))
+  const lesson = { kind: 'growth', about: ALL, learnt_at: null, body: null, ...kept, facts: String(facts) }
+  return known(knex, lesson, asking, () => learnBuilds(knex))
 }
 
 const ALL = '*'
 
 /**
- * What was learnt while as many facts were known as now, else worked out anew and kept for the next who asks. The facts are read after
- * their count: what comes in between makes it old again, never stale. Inside a transaction nothing is kept: whoever changes a pen holds
- * no lesson that another who appends may want.
+ * What was learnt while as many facts were known as now, else worked out anew. The facts are read after their count: what comes in
+ * between makes it old again, never stale.
  */
-async function known<T>(knex: Knex, { kind, about, facts, learnt_at: at, body }: Lesson, learn: () => Promise<T>): Promise<T> {
-  if (at === facts && body !== null) return body as T
+async function known<T>(knex: Knex, lesson: Lesson, { keeps }: Asking, learn: () => Promise<T>): Promise<T> {
+  if (isFresh(lesson)) return lesson.body as T
   const learnt = await learn()
-  if (knex.isTransaction) return learnt
-  await knex('lessons')
-    .insert({ kind, about, facts, learnt_at: facts, body: JSON.stringify(learnt) })
-    .onConflict(['kind', 'about'])
-    .merge(['learnt_at', 'body'])
+  if (keeps) await keepLesson(knex, lesson, learnt)
   return learnt
 }
 

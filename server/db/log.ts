@@ -55,19 +55,16 @@ export async function lastSeq(knex: Knex): Promise<number> {
 }
 
 /**
- * When steps of other pens were entered while this one was worked, in their order: hands that were on those were not on this one. The
- * demo's made-up entries do not count.
+ * When steps of other pens were entered while this one was worked, in their order: hands that were on those were not on this one.
  */
 export async function elsewhereOf(knex: Knex, penId: string): Promise<string[]> {
   const own = (await knex('events')
     .where({ pen_id: penId })
-    .whereNot({ device: 'demo' })
     .select(knex.raw('min(happened_at) as first, max(happened_at) as last'))
     .first()) as unknown as { first: Date | null, last: Date | null }
   if (!own.first || !own.last) return []
   const rows = (await knex('events')
     .whereNot({ pen_id: penId })
-    .whereNot({ device: 'demo' })
     .whereIn('kind', ['begin', 'done', 'skip', 'coat'])
     .whereBetween('happened_at', [own.first, own.last])
     .orderBy('happened_at')

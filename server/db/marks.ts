@@ -36,7 +36,7 @@ export async function freeMark(knex: Knex): Promise<string> {
  * finished has left its mark: it is told apart by its day. @throws FieldsError when another pen in the making has it, with a free one
  */
 export async function takeMark(trx: Knex, mark: string, penId?: string): Promise<void> {
-  await trx.raw('select pg_advisory_xact_lock(hashtext(\'mark\'), hashtext(?))', [mark])
+  await trx.raw('select pg_advisory_xact_lock(hashtext(\'mark\' || current_workshop()), hashtext(?))', [mark])
   const taken: { name: string } | undefined = await carrying(trx, mark)
     .join('pens', 'pens.id', 'pen_rows.pen_id')
     .whereNot('pens.id', penId ?? NOBODY)

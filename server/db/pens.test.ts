@@ -5,18 +5,13 @@ import { replay, type BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import type { Pen } from '../../contract'
 import { trace, withWishes } from '../../core/plan'
-import { copyPens } from '../../tests/database/many'
 import { changeWorkshop } from '../../tests/database/workshop'
 import { ConflictError, FieldsError, NotFoundError, StoredError } from '../faults'
 import { readInstrument } from './air'
-import { loadDemo } from './demo'
 import { appendEvents } from './append'
 import { eventsOf } from './log'
-import { migrate, NewerDatabaseError, unmigrate } from './migrate'
-import { migrationNames, migrationSource } from './migrations'
 import { changePen, createPen, readPen, replanPen } from './pens'
 import { plansOf, readPlan } from './plans'
-import { projectAll } from './projections'
 import { changeShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
@@ -47,57 +42,6 @@ const event = (pen: Pen, step: string, id = randomUUID()): BenchEvent => ({
   barrels: ['only'],
   at: '2026-11-23T18:00:00.123Z',
   device: 'test',
-})
-
-describe('migrations', () => {
-  it('go up, down and up again, leaving nothing behind', async () => {
-    await unmigrate(knex)
-    const left: string[] = await knex('pg_tables').where({ schemaname: 'public' }).pluck('tablename')
-    expect(left.filter(name => !name.startsWith('knex_'))).toEqual([])
-    await migrate(knex)
-    expect(await allPens(knex)).toEqual([])
-  })
-  it('a database with the demo and a hundred pens goes up and down with all in it, its rows made again', async () => {
-    await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
-    const [first, second] = (await knex('pens').orderBy('created_at').pluck('id')) as [string, string]
-    await copyPens(knex, first, 100)
-    await knex('pens').where({ id: second }).update({ mark: 'A1' })
-    const tables = ['pens', 'plans', 'events', 'methods', 'shelf_items']
-    const all = () => Promise.all(tables.map(async table => (await knex(table).count('* as count').first())!.count))
-    const rowsOfDemo = () =>
-      knex('pen_rows').join('pens', 'pens.id', 'pen_id').whereNot('pens.material', 'pear').orderBy('pen_id').select('body')
-    const events = () => knex('events').orderBy('seq').limit(50).select('id', 'seq', 'at', 'payload')
-    const [counts, rows, log] = [await all(), await rowsOfDemo(), await events()]
-    await knex.migrate.down({ migrationSource })
-    expect(await knex.schema.hasTable('pen_rows')).toBe(false)
-    expect(await all()).toEqual(counts)
-    // Of two pens with one mark the one that was started last keeps it.
-    const marks: string[] = await knex('pens').pluck('mark')
-    expect(new Set(marks).size).toBe(marks.length)
-    expect(await knex('pens').where({ id: second }).first('mark')).toEqual({ mark: 'A1' })
-    expect((await knex('pens').where({ id: first }).first('mark')).mark).toMatch(/^A1\d\d\d$/)
-    await expect(knex('pens').where({ id: first }).update({ mark: 'A1' })).rejects.toThrow(/pens_mark_unique/)
-    await migrate(knex)
-    expect([await all(), await events()]).toEqual([counts, log])
-    expect(await knex('pen_rows').first()).toBeUndefined()
-    expect(await projectAll(knex)).toBe(114)
-    expect(await rowsOfDemo()).toEqual(rows)
-  })
-  it('run once when several servers start at the same time', async () => {
-    await unmigrate(knex)
-    await Promise.all([migrate(knex), migrate(knex), migrate(knex)])
-    expect(await knex('knex_migrations').pluck('name')).toEqual([...migrationNames])
-  })
-  it('go on after a migrator that was killed left its lock', async () => {
-    await knex('knex_migrations_lock').update({ is_locked: 1 })
-    await expect(migrate(knex)).resolves.toBeUndefined()
-  })
-  it('refuse a database that a newer Oxlip made', async () => {
-    await knex('knex_migrations').insert({ name: '9999-later', batch: 2, migration_time: new Date() })
-    await expect(migrate(knex)).rejects.toThrow(NewerDatabaseError)
-    await expect(migrate(knex)).rejects.toThrow(/9999-later/)
-    await knex('knex_migrations').where({ name: '9999-later' }).delete()
-  })
 })
 
 describe('a pen', () => {
@@ -242,18 +186,4 @@ it('a wish changed keeps the plan’s own shelf, air and rates: what the screen 
   expect(anew.inputs.climate).toEqual({ celsius: 9, humidity: 30 })
   expect(anew.inputs.shelf.abrasives.some(one => one.id === 'P-600')).toBe(false)
   expect(trace(anew).untilHandOver.value).toBeGreaterThan(trace(kept).untilHandOver.value)
-})
-
-it('the demo loads fourteen orchard pens into an empty database, and never into another', async () => {
-  const now = new Date('2026-11-23T19:42:00.000Z')
-  await loadDemo(knex, now)
-  const pens = await allPens(knex)
-  expect(pens).toHaveLength(14)
-  const states = await Promise.all(pens.map(async pen => replay(await readPlan(knex, pen), await eventsOf(knex, pen.id))))
-  expect(states.filter(state => state.finished)).toHaveLength(1)
-  expect(states.filter(state => !state.begun).length).toBeGreaterThan(3)
-  expect(states.some(state => state.coats.on > 0 && state.coats.on < state.coats.planned)).toBe(true)
-  expect(states.flatMap(state => state.log).every(entry => entry.event.at < now.toISOString())).toBe(true)
-  await loadDemo(knex, now)
-  expect(await allPens(knex)).toHaveLength(14)
 })

@@ -11,12 +11,18 @@ const SMALL = 320
 const MOST_PIXELS = 100_000_000
 const KINDS = ['jpeg', 'png', 'webp']
 
+/** A picture in the two sizes that are kept. */
+interface Developed extends PhotoRef {
+  large: Buffer
+  small: Buffer
+}
+
 /**
- * Keeps a picture in two sizes, turned upright; what else the camera wrote into it, such as where it stood, is left out.
- * A picture whose id is known already is not kept again.
+ * Makes a picture ready to be kept: in two sizes, turned upright; what else the camera wrote into it, such as where it stood, is left
+ * out.
  * @throws BodyError when it is no JPEG, PNG or WebP picture, or is broken
  */
-export async function keepPhoto(knex: Knex, bytes: Buffer, id: string = randomUUID()): Promise<PhotoRef> {
+export async function develop(bytes: Buffer, id: string = randomUUID()): Promise<Developed> {
   const image = bytes.length ? sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' }) : undefined
   const kind = await image?.metadata().then(
     data => data.format,
@@ -33,11 +39,12 @@ export async function keepPhoto(knex: Knex, bytes: Buffer, id: string = randomUU
   const [large, small] = await Promise.all([fit(LARGE), fit(SMALL)]).catch(() => {
     throw new BodyError(415, 'This picture is broken or far too large in pixels. Choose another, or save it again.')
   })
-  const photo = { id, width: large.info.width, height: large.info.height }
-  await knex('photos')
-    .insert({ ...photo, large: large.data, small: small.data })
-    .onConflict('id')
-    .ignore()
+  return { id, width: large.info.width, height: large.info.height, large: large.data, small: small.data }
+}
+
+/** Keeps a picture. One whose id is known already is not kept again. */
+export async function keepPhoto(knex: Knex, { large, small, ...photo }: Developed): Promise<PhotoRef> {
+  await knex('photos').insert({ ...photo, large, small }).onConflict(['workshop_id', 'id']).ignore()
   return photo
 }
 

@@ -6,6 +6,7 @@ import { airSince } from './air-log'
 import { writeFacts } from './facts'
 import { eventsOf } from './log'
 import { readBase } from './plans'
+import { withinWorkshop, type Within } from './within'
 
 interface PenRow {
   id: string
@@ -76,9 +77,9 @@ async function writeRow(trx: Knex, pen: PenRow, found: Projection | undefined): 
     waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
     body: found ? JSON.stringify({ ...shown, waits }) : null,
   }
-  await trx('pen_rows').insert(row).onConflict('pen_id').merge()
+  await trx('pen_rows').insert(row).onConflict(['workshop_id', 'pen_id']).merge()
   await trx.raw(
-    `insert into pen_search (pen_id, search, words) values (?, ?, to_tsvector('simple', ?)) on conflict (pen_id)
+    `insert into pen_search (pen_id, search, words) values (?, ?, to_tsvector('simple', ?)) on conflict (workshop_id, pen_id)
      do update set search = excluded.search, words = excluded.words where pen_search.search <> excluded.search`,
     [pen.id, search, search],
   )
@@ -90,24 +91,35 @@ export async function projectWaiting(trx: Knex, at: string): Promise<void> {
 }
 
 /** Works out anew some of the pens whose rows an earlier Oxlip made, or that have none; answers how many there were. */
-export async function projectSome(knex: Knex, most = 20): Promise<number> {
-  const ids: string[] = await knex('pens')
+async function projectSome(within: Within, most = 20): Promise<number> {
+  const ids: string[] = await within(trx => trx('pens')
     .leftJoin('pen_rows', 'pen_rows.pen_id', 'pens.id')
     .where(query => query.whereNull('projection').orWhere('projection', '<', PROJECTION))
     .orderBy('pens.id')
     .limit(most)
-    .pluck('pens.id')
-  for (const id of ids) await knex.transaction(trx => projectPens(trx, [id]))
+    .pluck('pens.id'))
+  for (const id of ids) await within(trx => projectPens(trx, [id]))
   return ids.length
 }
 
-/** Works out all pens whose rows are of an earlier Oxlip, in small batches with a pause between them, so that lists go on meanwhile. */
-export async function projectAll(knex: Knex, pause = 0, goesOn: () => boolean = () => true): Promise<number> {
+/**
+ * Works out all pens of a workshop whose rows are of an earlier Oxlip, in small batches with a pause between them, so that lists go on
+ * meanwhile. Answers how many there were.
+ */
+export async function projectAll(within: Within, pause = 0, goesOn: () => boolean = () => true): Promise<number> {
   let count = 0
   for (;;) {
-    const made = goesOn() ? await projectSome(knex) : 0
+    const made = goesOn() ? await projectSome(within) : 0
     if (!made) return count
     count += made
     if (pause) await new Promise(resolve => setTimeout(resolve, pause))
   }
+}
+
+/** The same in every workshop, one after another. */
+export async function projectEverywhere(owner: Knex, walled: Knex, pause = 0, goesOn: () => boolean = () => true): Promise<number> {
+  let count = 0
+  const workshops: string[] = await owner('workshops').orderBy('created_at').pluck('id')
+  for (const workshop of workshops) count += await projectAll(withinWorkshop(walled, workshop), pause, goesOn)
+  return count
 }

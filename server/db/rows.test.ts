@@ -160,9 +160,9 @@ describe('nothing grows with the pens there are', () => {
       for (const [name, ask] of QUERIES) found.set(name, await readOf(knex, () => ask(pen.id)))
       return found
     }
-    await copyPens(knex, pen.id, 20)
+    await copyPens(knex, database.owner(), pen.id, 20)
     const few = await counted()
-    await copyPens(knex, pen.id, 1980)
+    await copyPens(knex, database.owner(), pen.id, 1980)
     const many = await counted()
     for (const [name, now] of many) {
       const before = few.get(name)!

@@ -51,7 +51,7 @@ export async function pagePens(knex: Knex, units: UnitSystem, asked: PenQuery): 
   if (asked.defects) void query.where('open_defects', '>', 0)
   if (sort === 'due') void query.whereNotNull('pen_rows.due')
   const words = wordsIn(asked.text)
-  if (words.length) void query.join('pen_search', 'pen_search.pen_id', 'pen_rows.pen_id')
+  if (words.length) void query.join('pen_texts', 'pen_texts.pen_id', 'pen_rows.pen_id')
   for (const word of words) void whereSays(query, word)
   if (after) {
     const key = fromCursor(after, order)

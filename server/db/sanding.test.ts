@@ -4,7 +4,6 @@ import { onDatabase } from '../../tests/database/suite'
 import type { BenchEvent } from '../../core/bench'
 import type { NewPen } from '../../schemas'
 import { FieldsError } from '../faults'
-import { loadDemo } from './demo'
 import { appendEvents } from './append'
 
 import { readLearnt } from './learnt'
@@ -74,8 +73,7 @@ describe('abrasives on the shelf', () => {
 })
 
 describe('what the log teaches', () => {
-  it('is nothing at first, and nothing from made-up pens', async () => {
-    await loadDemo(knex, new Date('2026-11-23T19:42:00.000Z'))
+  it('is nothing at first', async () => {
     const { sanding, builds } = await readLearnt(knex)
     const uses = await knex('facts').where({ kind: 'use' })
     expect([sanding, uses, builds.setAside, Object.values(builds.products).filter(one => one.measurements > 0)]).toEqual([{}, [], [], []])

@@ -136,7 +136,7 @@ export async function changeBottle(knex: Knex, { item, left, size, ...said }: Bo
  */
 export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChange): Promise<Shelf> {
   const said = Object.fromEntries(Object.entries(how).filter(([, value]) => value !== undefined))
-  if (there) await knex('shelf_items').insert({ item, ...said }).onConflict('item').merge({ ...said, gone: false })
+  if (there) await knex('shelf_items').insert({ item, ...said }).onConflict(['workshop_id', 'item']).merge({ ...said, gone: false })
   else await knex('shelf_items').where({ item }).update({ gone: true })
   return readShelf(knex)
 }
@@ -144,7 +144,7 @@ export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChan
 /** Puts the usual things on the shelf, beside what is there. */
 export async function fillShelf(knex: Knex): Promise<Shelf> {
   const usual = [...usualAbrasives, ...usualProducts].map(item => ({ item }))
-  await knex('shelf_items').insert(usual).onConflict('item').merge({ gone: false })
+  await knex('shelf_items').insert(usual).onConflict(['workshop_id', 'item']).merge({ gone: false })
   return readShelf(knex)
 }
 

@@ -11,7 +11,7 @@ import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlank
 import { changeFitting, createFitting, dropFitting, listFittings, readFitting } from './fittings'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
-import { keepPhoto, readPhoto } from './photos'
+import { develop, keepPhoto, readPhoto } from './photos'
 import { changeBottle, changeShelf, readShelf } from './shelf'
 import { changeWorkshop } from '../../tests/database/workshop'
 import { readWorkshop } from './workshop'
@@ -169,7 +169,7 @@ describe('pictures', () => {
       .withMetadata({ orientation: 6, exif: { IFD0: { Copyright: 'secret place' } } })
       .jpeg()
       .toBuffer()
-    const kept = await keepPhoto(knex, sideways)
+    const kept = await keepPhoto(knex, await develop(sideways))
     expect(kept).toMatchObject({ width: 533, height: 1600 })
     const [large, small] = await Promise.all([readPhoto(knex, kept.id, 'large'), readPhoto(knex, kept.id, 'small')])
     expect(await sharp(large).metadata()).toMatchObject({ format: 'webp', width: 533, height: 1600 })
@@ -177,18 +177,18 @@ describe('pictures', () => {
     expect(large.toString('latin1')).not.toContain('secret')
   })
   it('small ones are not blown up', async () => {
-    expect(await keepPhoto(knex, await picture(40, 30).png().toBuffer())).toMatchObject({ width: 40, height: 30 })
+    expect(await keepPhoto(knex, await develop(await picture(40, 30).png().toBuffer()))).toMatchObject({ width: 40, height: 30 })
   })
   it.each([
     ['text', Buffer.from('no picture')],
     ['nothing', Buffer.alloc(0)],
     ['a drawing that could carry scripts', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')],
   ])('%s is refused', async (_, bytes) => {
-    await expect(keepPhoto(knex, bytes)).rejects.toThrow(BodyError)
+    await expect(develop(bytes)).rejects.toThrow(BodyError)
   })
   it('a broken one is refused, and nothing is kept', async () => {
     const whole = await picture(300, 300).jpeg().toBuffer()
-    await expect(keepPhoto(knex, whole.subarray(0, whole.length / 2))).rejects.toThrow(BodyError)
+    await expect(develop(whole.subarray(0, whole.length / 2))).rejects.toThrow(BodyError)
     expect(await knex('photos')).toEqual([])
   })
 })

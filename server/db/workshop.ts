@@ -32,7 +32,7 @@ export async function writeWorkshop(knex: Knex, { version, air, perEnd, leastWal
   return knex.transaction(async (trx) => {
     const all = { ...fields, ...air, per_end: perEnd, least_wall: leastWall }
     const said = Object.fromEntries(Object.entries(all).filter(([, value]) => value !== undefined))
-    const changed = await trx('workshop').where({ id: 1, version }).update({ ...said, version: version + 1 })
+    const changed = await trx('workshop').where({ version }).update({ ...said, version: version + 1 })
     if (!changed) {
       const says = 'The workshop was changed on another device. What it says now is shown; enter yours again if it still holds.'
       throw new ConflictError(says, await readWorkshop(trx))

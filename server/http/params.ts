@@ -17,9 +17,12 @@ export function nameParam(event: H3Event): string {
   return id
 }
 
-/** What stands in the address after the question mark, checked by a schema; figures are read as figures. @throws ValidationError */
+/**
+ * What stands in the address after the question mark but the workshop, checked by a schema; figures are read as figures.
+ * @throws ValidationError
+ */
 export async function queryOf<S extends AnySchema>(event: H3Event, schema: S, figures: readonly string[] = []): Promise<InferType<S>> {
-  const asked = Object.entries(getQuery(event)).filter(([, value]) => value !== '')
+  const asked = Object.entries(getQuery(event)).filter(([name, value]) => value !== '' && name !== 'workshop')
   const read = asked.map(([name, value]) => [name, figures.includes(name) ? Number(value) : value])
   return await schema.validate(Object.fromEntries(read), { abortEarly: false })
 }

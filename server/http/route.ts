@@ -2,7 +2,7 @@ import { defineEventHandler, setResponseStatus, type EventHandler, type H3Event 
 import { ValidationError } from 'yup'
 import type { AnswerOf, Refusal, RouteName } from '../../contract'
 import { fieldErrors } from '../../schemas'
-import { BodyError, ConflictError, FieldsError, isAway, NotFoundError } from '../faults'
+import { BodyError, ConflictError, FieldsError, GoneError, isAway, NotFoundError } from '../faults'
 
 /**
  * A route of the contract: what it answers is checked against it. Answers refusals in one shape, keeps faults of ours in the log, and
@@ -38,6 +38,7 @@ function refuse(error: unknown): [number, Refusal] {
   if (error instanceof ValidationError) return [422, { message: 'Some fields need another look.', fields: fieldErrors(error) }]
   if (error instanceof FieldsError) return [422, { message: error.message, fields: error.fields }]
   if (error instanceof NotFoundError) return [404, { message: error.message }]
+  if (error instanceof GoneError) return [410, { message: error.message }]
   if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer, fields: error.fields }]
   if (error instanceof BodyError) return [error.status, { message: error.message }]
   if (isAway(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]

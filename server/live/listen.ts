@@ -4,21 +4,24 @@ import pg from 'pg'
 export type Notice = { kind: 'entries' } | { kind: 'changes' }
 type Hear = (notice: Notice) => void
 
-const ears = new Set<Hear>()
+/** Who hears, and of which workshop. */
+const ears = new Set<{ workshop: string, hear: Hear }>()
 let client: pg.Client | undefined
 let ending = false
 
 const AGAIN_AFTER = 1000
 
-/** Hears every notice of the database until the answered function is called. The first one opens the connection. */
-export function listen(hear: Hear): () => void {
-  ears.add(hear)
+/** Hears every notice about a workshop until the answered function is called. The first one opens the connection. */
+export function listen(workshop: string, hear: Hear): () => void {
+  const ear = { workshop, hear }
+  ears.add(ear)
   if (!client) void connect()
-  return () => ears.delete(hear)
+  return () => ears.delete(ear)
 }
 
-const tell = (notice: Notice) => {
-  for (const hear of ears) hear(notice)
+/** Tells those who are in a workshop, or everybody. */
+const tell = (notice: Notice, about?: string) => {
+  for (const { workshop, hear } of ears) if (about === undefined || about === workshop) hear(notice)
 }
 
 async function connect(): Promise<void> {
@@ -35,9 +38,10 @@ async function connect(): Promise<void> {
   }
   own.on('error', lost)
   own.on('end', lost)
-  own.on('notification', ({ payload }) =>
-    tell({ kind: payload && (JSON.parse(payload) as { kind: string }).kind === 'changes' ? 'changes' : 'entries' }),
-  )
+  own.on('notification', ({ payload = '{}' }) => {
+    const { kind, workshop } = JSON.parse(payload) as { kind?: string, workshop?: string }
+    tell({ kind: kind === 'changes' ? 'changes' : 'entries' }, workshop)
+  })
   try {
     await own.connect()
     await own.query('listen oxlip')

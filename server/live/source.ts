@@ -1,8 +1,8 @@
-import type { Knex } from 'knex'
 import type { Change, ListedPen, StoredEvent } from '../../contract'
 import { changesAfter } from '../db/changes'
 import { eventsAfter } from '../db/log'
 import { rowsOf } from '../db/rows'
+import type { Within } from '../db/within'
 import { readWorkshop } from '../db/workshop'
 import { remembered, sharedCalls, sharedTail } from './tail'
 
@@ -18,19 +18,19 @@ export interface Source {
 
 const AT_ONCE = 500
 
-/** Asks the database each time. */
-export const askingSource = (knex: Knex): Source => ({
-  entriesAfter: after => eventsAfter(knex, after, AT_ONCE),
-  changesAfter: after => changesAfter(knex, after, AT_ONCE),
-  rows: async (_at, pens) => (pens.length ? rowsOf(knex, (await readWorkshop(knex)).units, pens) : []),
+/** Asks the database each time, in one workshop. */
+export const askingSource = (within: Within): Source => ({
+  entriesAfter: after => within(trx => eventsAfter(trx, after, AT_ONCE)),
+  changesAfter: after => within(trx => changesAfter(trx, after, AT_ONCE)),
+  rows: async (_at, pens) => (pens.length ? within(async trx => rowsOf(trx, (await readWorkshop(trx)).units, pens)) : []),
 })
 
 /** Answers to the same question are shared among so many of the latest. */
 const SHARED = 50
 
-/** Asks the database once for all who follow on this server, however many screens there are. */
-export function sharedSource(knex: Knex): Source {
-  const asking = askingSource(knex)
+/** Asks the database once for all who follow a workshop on this server, however many screens there are. */
+export function sharedSource(within: Within): Source {
+  const asking = askingSource(within)
   const entries = sharedTail(asking.entriesAfter, one => one.seq)
   const changed = sharedCalls((after: number) => asking.changesAfter(after))
   const rows = remembered<ListedPen[]>(SHARED)

@@ -53,6 +53,8 @@ it('who asks is told all that was there when it asked, wherever it stands (prope
         await Promise.all(asked)
       },
     ),
+    // Who knows more than was read for the others so far.
+    { examples: [[['grows', 'grows', 'grows', 0, 0, 'grows', 'grows', 4, 'grows'], 2]], numRuns: 300 },
   )
 })
 it('of a long tail the oldest is asked for anew, and no other', async () => {

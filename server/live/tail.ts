@@ -39,9 +39,14 @@ export function sharedTail<T>(read: (after: number) => Promise<T[]>, numberOf: (
   })
   return async (after) => {
     if (from === undefined) [from, upTo] = [after, after]
-    if (after < from) return read(after)
-    await readOn()
-    return items.filter(one => numberOf(one) > after)
+    for (;;) {
+      if (after < from) return read(after)
+      const before = upTo
+      await readOn()
+      const found = items.filter(one => numberOf(one) > after)
+      // Who knows more than was read for the others reads on: one reading is cut off where it gets long.
+      if (after >= from && (found.length || upTo === before)) return found
+    }
   }
 }
 

@@ -1,7 +1,7 @@
-import { db, disconnect } from '../db/connection'
-import { loadDemo } from '../db/demo'
+import { db, disconnect, ownerDb } from '../db/connection'
+import { offerDemo } from '../db/demo'
 import { migrate } from '../db/migrate'
-import { projectAll } from '../db/projections'
+import { projectEverywhere } from '../db/projections'
 import { deafen } from '../live/listen'
 
 /** Between two batches of rows that are made anew, ms: whoever asks for something goes first. */
@@ -19,7 +19,7 @@ export default defineNitroPlugin((nitro) => {
   })
   let ends = false
   void ready
-    .then(() => projectAll(db(), PAUSE, () => !ends))
+    .then(() => projectEverywhere(ownerDb(), db(), PAUSE, () => !ends))
     .catch((error: Error) => console.error('What is kept ready of pens could not all be made anew:', error.message))
   nitro.hooks.hook('request', async () => {
     await ready
@@ -32,7 +32,7 @@ export default defineNitroPlugin((nitro) => {
 })
 
 async function prepare(demo: boolean): Promise<void> {
-  await migrate(db(), async (knex) => {
-    if (demo) await loadDemo(knex, new Date())
+  await migrate(ownerDb(), async (owner) => {
+    if (demo) await offerDemo(owner, new Date())
   })
 }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 
-/** Makes so many finished pens out of one, with its row, its facts and its log, by the database alone. */
-export async function copyPens(knex: Knex, from: string, count: number): Promise<void> {
+/** Makes so many finished pens out of one of a workshop, with its row, its facts and its log, by the database alone. */
+export async function copyPens(knex: Knex, owner: Knex, from: string, count: number): Promise<void> {
   await knex.transaction(async (trx) => {
     await trx.raw(
       'create temporary table copied on commit drop as select gen_random_uuid() as id, place from generate_series(1, ?) as place',
@@ -32,7 +32,7 @@ export async function copyPens(knex: Knex, from: string, count: number): Promise
       insert into pen_search (pen_id, search, words)
       select id, 'p' || (place % 900) || ' pear ' || place, to_tsvector('simple', 'p' || (place % 900)) from copied`)
   })
-  await knex.raw('analyze')
+  await owner.raw('analyze')
 }
 
 interface Node {

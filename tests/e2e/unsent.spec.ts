@@ -6,11 +6,12 @@ import { kept, title, workTo } from '../support/bench'
 /** Puts entries among those that this browser has not sent yet, as an older Oxlip left them. */
 async function leaveUnsent(page: Page, entries: { id: string }[]) {
   // Opened before the page has made it, it would be made here without its rows.
-  await expect.poll(() => page.evaluate(async () => (await indexedDB.databases()).some(one => one.name === 'oxlip-outbox'))).toBe(true)
+  const nameOf = async () => (await indexedDB.databases()).find(one => one.name?.startsWith('oxlip-outbox-'))?.name
+  await expect.poll(() => page.evaluate(nameOf)).toBeTruthy()
   await page.evaluate(
-    async entries =>
+    async ([entries, name]) =>
       new Promise<void>((resolve, reject) => {
-        const asked = indexedDB.open('oxlip-outbox')
+        const asked = indexedDB.open(name)
         asked.onerror = () => reject(asked.error)
         asked.onsuccess = () => {
           const work = asked.result.transaction('entries', 'readwrite')
@@ -21,7 +22,7 @@ async function leaveUnsent(page: Page, entries: { id: string }[]) {
           }
         }
       }),
-    entries,
+    [entries, (await page.evaluate(nameOf)) ?? ''] as const,
   )
 }
 

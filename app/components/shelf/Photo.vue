@@ -36,8 +36,8 @@ async function choose(event: Event) {
 
 <template>
   <div class="photo">
-    <a v-if="photo" :href="`/api/photos/${photo}`" target="_blank" rel="noopener">
-      <img :src="`/api/photos/${photo}?size=small`" alt="The picture, smaller; opens large">
+    <a v-if="photo" :href="addressHere(`/api/photos/${photo}`)" target="_blank" rel="noopener">
+      <img :src="addressHere(`/api/photos/${photo}?size=small`)" alt="The picture, smaller; opens large">
     </a>
     <p class="ways">
       <button type="button" class="key" :disabled="busy" @click="input?.click()">

@@ -5,6 +5,7 @@ import { format } from 'date-fns'
 
 /** The air of the workshop and the time; a touch opens what the turner can set. */
 const store = useWorkshop()
+const workshops = useWorkshops()
 const { now } = useClock()
 const open = ref(false)
 const unsent = useUnsent()
@@ -21,11 +22,11 @@ watchDebounced(
 </script>
 
 <template>
-  <button type="button" class="air figures" title="Air, units and theme" @click="open = true">
+  <button type="button" class="air figures" title="Air, units, theme and workshops" @click="open = true">
     <span v-if="store.workshop">
-      <span class="wide">Workshop </span>{{ store.units.temperature(store.workshop.celsius) }}
+      <span class="wide">{{ workshops.entered?.name ?? 'Workshop' }} · </span>{{ store.units.temperature(store.workshop.celsius) }}
       · {{ decimal(store.workshop.humidity) }} %</span>
-    <span class="sr-only">, set air, units and theme</span>
+    <span class="sr-only">, set air, units and theme, change workshop</span>
     <span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
     <span v-if="away && !live.connected" role="status"> · not connected</span>
     <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
@@ -46,5 +47,6 @@ watchDebounced(
   white-space: nowrap;
 }
 .air:hover { color: var(--ink); }
+.wide { display: inline-block; max-width: 14rem; overflow: hidden; text-overflow: ellipsis; vertical-align: bottom; }
 @media (max-width: 640px) { .wide { display: none; } }
 </style>

@@ -98,7 +98,10 @@ const themes: { label: string, value: ThemeWish }[] = [
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Workshop" description="The air now, the units you read, and the theme of this device.">
+  <UModal
+    v-model:open="open" title="Workshop"
+    description="The air now, the units you read, the theme of this device, and the workshops there are."
+  >
     <template #body>
       <form v-if="store.workshop" class="form" @submit.prevent="save">
         <div class="pair">
@@ -134,6 +137,7 @@ const themes: { label: string, value: ThemeWish }[] = [
         </div>
       </form>
       <p v-else class="quiet" role="status">Fetching the workshop ...</p>
+      <ShellWorkshops />
       <details v-if="outbox.aside.length" class="aside">
         <summary>Entries put aside on this device: {{ outbox.aside.length }}</summary>
         <ul><ShellRefusedEntry v-for="entry in outbox.aside" :key="entry.event.id" :entry="entry" /></ul>

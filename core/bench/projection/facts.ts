@@ -32,7 +32,7 @@ export type Fact = Dated & (
   /** An abrasive that was worked with: seconds on it, and how many pieces that took. */
   | { kind: 'sheet', about: string, step: StepId, seconds: number, pieces: number }
   /** A defect: what it was, why, how it was mended and how that went; the kind of step it was found at, if any was left. */
-  | { kind: 'defect', about: DefectKind, defect: ProjectedDefect, found: StepKind | null, madeUp: boolean }
+  | { kind: 'defect', about: DefectKind, defect: ProjectedDefect, found: StepKind | null }
   /** A diameter that was measured, mm. */
   | { kind: 'diameter', about: BarrelId, step: StepId, fromTip: number, mm: number }
   /** A wait that was kept, or cut short by so many s. */
@@ -42,13 +42,13 @@ export type Fact = Dated & (
 /** A defect as it is kept: without what was asked on the way to its cause. */
 export type ProjectedDefect = Omit<DefectState, 'answers'>
 
-/** All facts of a pen, in the order of their kinds. `isMadeUp` tells of a device whether what it entered happened to nobody. */
-export function factsOf(board: Board, { rows }: PenRecord, isMadeUp: (device: string) => boolean): Fact[] {
+/** All facts of a pen, in the order of their kinds. */
+export function factsOf(board: Board, { rows }: PenRecord): Fact[] {
   return [
     ...rows.flatMap(stepFacts),
     ...lookFacts(board),
     ...sheetFacts(board),
-    ...defectFacts(board, isMadeUp),
+    ...defectFacts(board),
     ...board.state.measured.map(({ barrel, at, step, fromTip, diameter }): Fact =>
       ({ kind: 'diameter', about: barrel, at, step, fromTip, mm: diameter })),
   ]
@@ -90,14 +90,12 @@ function sheetFacts({ state, traced }: Board): Fact[] {
   })
 }
 
-function defectFacts({ state }: Board, isMadeUp: (device: string) => boolean): Fact[] {
-  const by = new Map(state.held.said.map(event => [event.id, event.device]))
+function defectFacts({ state }: Board): Fact[] {
   return state.defects.map(({ answers: _, ...defect }): Fact => ({
     kind: 'defect',
     about: defect.kind,
     at: defect.at,
     defect,
     found: state.plan.steps.find(step => step.id === defect.step)?.kind ?? null,
-    madeUp: isMadeUp(by.get(defect.id) ?? ''),
   }))
 }

@@ -52,21 +52,14 @@ it('looks by the abrasive, diameters by the barrel, coats by the bottle, paper b
   // A look at a step that is no grit tells of no abrasive.
   expect(facts([eventAt(1, 1, { kind: 'look', payload: { step: 'cut', answer: 'not yet' } })], 'look')).toEqual([])
 })
-it('a defect is a fact with its cause, its mends and how it stands; what the demo made up says so and teaches nothing', () => {
+it('a defect is a fact with its cause, its mends and how it stands', () => {
   const payload = { kind: 'chip' as const, barrel: 'only' as const, fromTip: 10, size: 0.5, step: 'turn' }
   const chip = eventAt(4000, 700, { kind: 'defect', payload })
   const judged = eventAt(4001, 701, { kind: 'judge', payload: { defect: idOf(700), cause: 'dull tool' } })
   const log = [...workedTo('turn'), chip, judged]
-  const noted = { about: 'chip', found: 'turn', madeUp: false, defect: { judged: 'dull tool', status: 'open' } }
+  const noted = { about: 'chip', found: 'turn', defect: { judged: 'dull tool', status: 'open' } }
   expect(facts(log, 'defect')).toMatchObject([noted])
   expect(facts(log, 'defect')[0]).not.toHaveProperty('defect.answers')
-  const demo = (events: readonly BenchEvent[]) => events.map(event => ({ ...event, device: 'demo' }))
-  expect(facts(demo(log), 'defect')).toMatchObject([{ madeUp: true }])
-  const far = workedTo(coat.id)
-  expect(facts(far, 'use')).toHaveLength(1)
-  expect(facts(far, 'sanding').length).toBeGreaterThan(0)
-  for (const kind of ['use', 'sanding', 'growth'] as const) expect(facts(demo(far), kind)).toEqual([])
-  expect(facts(demo(far), 'step')).toEqual(facts(far, 'step'))
 })
 it('what coats build and how the turner sands are facts by their product and their class of wood', () => {
   const at = (seconds: number, number: number, diameter: number) =>

@@ -9,10 +9,7 @@ import { summarise, type PenSummary } from '../summary'
 import { factsOf, lessonsOf, type Fact } from './facts'
 
 /** Counts up when what is kept of a pen is worked out otherwise: rows of an earlier one are then made again. */
-export const PROJECTION = 1
-
-/** Whether the entries of a device are made up: they teach nothing. */
-const isMadeUp = (device: string): boolean => device === 'demo'
+export const PROJECTION = 2
 
 /** What is to be done next, in each system of units. */
 type NextInUnits = Record<UnitSystem, PenSummary['next']>
@@ -45,10 +42,8 @@ export interface Projection {
  */
 export function project(planned: Plan, events: readonly BenchEvent[], air: readonly AirReading[] = []): Projection {
   const board = boardOf(planned, events, air)
-  const own = events.filter(event => !isMadeUp(event.device))
-  const taught = own.length === events.length ? board : own.length ? boardOf(planned, own, air) : undefined
   const told = record(board.state, board.traced, air)
-  return { summary: summaryOf(board, told), facts: [...factsOf(board, told, isMadeUp), ...(taught ? lessonsOf(taught) : [])] }
+  return { summary: summaryOf(board, told), facts: [...factsOf(board, told), ...lessonsOf(board)] }
 }
 
 function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {

@@ -1,18 +1,17 @@
 import { lastChange } from '../../db/changes'
-import { db } from '../../db/connection'
 import { lastSeq, logsOf } from '../../db/log'
 import { plansOf } from '../../db/plans'
 import { inWork } from '../../db/rows'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
 /** Every pen in work, with all that its screen is worked out from. */
-export default route('GET /api/bench', async () => {
-  const knex = db()
+export default route('GET /api/bench', event => inWorkshop(event, async (knex) => {
   // The numbers first: what comes in meanwhile is then told twice, never missed.
   const [seq, changed] = [await lastSeq(knex), await lastChange(knex)]
   const pens = await inWork(knex)
   const ids = pens.map(pen => pen.id)
-  const [plans, logs] = await Promise.all([plansOf(knex, ids), logsOf(knex, ids)])
+  const [plans, logs] = [await plansOf(knex, ids), await logsOf(knex, ids)]
   return {
     seq,
     changed,
@@ -21,4 +20,4 @@ export default route('GET /api/bench', async () => {
       return plan ? [{ pen, plan, events: logs.get(pen.id) ?? [] }] : []
     }),
   }
-})
+}))

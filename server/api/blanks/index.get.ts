@@ -1,5 +1,5 @@
-import { db } from '../../db/connection'
 import { listBlanks } from '../../db/blanks'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('GET /api/blanks', async () => listBlanks(db()))
+export default route('GET /api/blanks', event => inWorkshop(event, listBlanks))

@@ -1,7 +1,10 @@
 import { blankSchema } from '../../../schemas'
 import { createBlank } from '../../db/blanks'
-import { db } from '../../db/connection'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('POST /api/blanks', async event => createBlank(db(), await readChecked(event, blankSchema)), { created: true })
+export default route('POST /api/blanks', async (event) => {
+  const wanted = await readChecked(event, blankSchema)
+  return inWorkshop(event, knex => createBlank(knex, wanted))
+}, { created: true })

@@ -1,9 +1,9 @@
-import { db } from '../../db/connection'
 import { dropFitting } from '../../db/fittings'
 import { nameParam } from '../../http/params'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
 export default route('DELETE /api/fittings/:id', async (event) => {
-  await dropFitting(db(), nameParam(event))
+  await inWorkshop(event, knex => dropFitting(knex, nameParam(event)))
   return {}
 })

@@ -1,10 +1,11 @@
 import { shelfFittingSchema } from '../../../schemas'
-import { db } from '../../db/connection'
 import { changeFitting } from '../../db/fittings'
 import { readChecked } from '../../http/body'
 import { nameParam } from '../../http/params'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('PUT /api/fittings/:id', async event =>
-  changeFitting(db(), nameParam(event), await readChecked(event, shelfFittingSchema)),
-)
+export default route('PUT /api/fittings/:id', async (event) => {
+  const wanted = await readChecked(event, shelfFittingSchema)
+  return inWorkshop(event, knex => changeFitting(knex, nameParam(event), wanted))
+})

@@ -1,5 +1,5 @@
-import { db } from '../../db/connection'
 import { listFittings } from '../../db/fittings'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('GET /api/fittings', async () => listFittings(db()))
+export default route('GET /api/fittings', event => inWorkshop(event, listFittings))

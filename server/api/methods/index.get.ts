@@ -1,5 +1,5 @@
-import { db } from '../../db/connection'
 import { listMethods } from '../../db/methods'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('GET /api/methods', async () => listMethods(db()))
+export default route('GET /api/methods', event => inWorkshop(event, listMethods))

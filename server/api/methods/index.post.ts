@@ -1,10 +1,10 @@
 import { methodCopySchema } from '../../../schemas'
-import { db } from '../../db/connection'
 import { copyMethod } from '../../db/methods'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
 export default route('POST /api/methods', async (event) => {
   const { of, name } = await readChecked(event, methodCopySchema)
-  return copyMethod(db(), of, name)
+  return inWorkshop(event, knex => copyMethod(knex, of, name))
 }, { created: true })

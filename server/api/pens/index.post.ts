@@ -1,7 +1,10 @@
 import { newPenSchema } from '../../../schemas'
-import { db } from '../../db/connection'
 import { createPen } from '../../db/pens'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('POST /api/pens', async event => createPen(db(), await readChecked(event, newPenSchema)), { created: true })
+export default route('POST /api/pens', async (event) => {
+  const wanted = await readChecked(event, newPenSchema)
+  return inWorkshop(event, knex => createPen(knex, wanted))
+}, { created: true })

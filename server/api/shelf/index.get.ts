@@ -1,5 +1,5 @@
-import { db } from '../../db/connection'
 import { readShelf } from '../../db/shelf'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('GET /api/shelf', () => readShelf(db()))
+export default route('GET /api/shelf', event => inWorkshop(event, readShelf))

@@ -1,9 +1,10 @@
 import { ownAbrasiveSchema } from '../../../schemas'
-import { db } from '../../db/connection'
 import { createOwnAbrasive } from '../../db/shelf'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('POST /api/shelf/own', async event => createOwnAbrasive(db(), await readChecked(event, ownAbrasiveSchema)), {
-  created: true,
-})
+export default route('POST /api/shelf/own', async (event) => {
+  const wanted = await readChecked(event, ownAbrasiveSchema)
+  return inWorkshop(event, knex => createOwnAbrasive(knex, wanted))
+}, { created: true })

@@ -1,5 +1,5 @@
-import { db } from '../../db/connection'
 import { fillShelf } from '../../db/shelf'
 import { route } from '../../http/route'
+import { inWorkshop } from '../../http/workshop'
 
-export default route('POST /api/shelf/usual', () => fillShelf(db()))
+export default route('POST /api/shelf/usual', event => inWorkshop(event, fillShelf))

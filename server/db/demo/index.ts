@@ -2,19 +2,66 @@ import { must, nth } from '../../../core/sure'
 import { randomUUID } from 'node:crypto'
 import { addDays, formatISO, nextSaturday } from 'date-fns'
 import type { Knex } from 'knex'
+import type { WorkshopEntry } from '../../../contract'
 import type { BenchEvent, Entry } from '../../../core/bench'
 import { trace, type Plan } from '../../../core/plan'
 import { appendEvents } from '../append'
 import { createPen } from '../pens'
 import { readPlan } from '../plans'
+import { ConflictError } from '../../faults'
 import { fillShelf } from '../shelf'
 import { readWorkshop, writeWorkshop } from '../workshop'
+import { setUp, takeAway } from '../workshops'
 import { orchardPens, orchardReason, type DemoPen } from './orchard'
 import { loadStock } from './stock'
 
-/** Loads the orchard pens into a database without pens; leaves any other as it is. Times count back from `now`. */
-export async function loadDemo(knex: Knex, now: Date): Promise<void> {
-  if (await knex('pens').first('id')) return
+/** The demo’s workshop. */
+const NAME = 'Harrow Lane'
+
+/** Sets up the demo the first time this installation is started; deleted later, it does not come back by itself. */
+export async function offerDemo(owner: Knex, now: Date): Promise<void> {
+  const { demo_offered: known } = await owner('installation').first('demo_offered')
+  if (!known) await setUpDemo(owner, now)
+}
+
+/** Sets up the demo’s workshop whole. Times count back from `now`. @throws ConflictError when there is one */
+export const setUpDemo = (owner: Knex, now: Date): Promise<WorkshopEntry> =>
+  owner.transaction(async (trx) => {
+    const there: WorkshopEntry | undefined = await lockedDemo(trx)
+    if (there) throw new ConflictError('The demo is there already.', there)
+    return made(trx, now)
+  })
+
+/** Begins the demo anew: what was done in it is gone, and it is a workshop with another id. */
+export const resetDemo = (owner: Knex, now: Date): Promise<WorkshopEntry> =>
+  owner.transaction(async (trx) => {
+    const there = await lockedDemo(trx)
+    if (there) await takeAway(trx, there.id)
+    return made(trx, now)
+  })
+
+/** Deletes the demo whole; saying so twice changes nothing. */
+export const deleteDemo = (owner: Knex): Promise<void> =>
+  owner.transaction(async (trx) => {
+    const there = await lockedDemo(trx)
+    if (there) await takeAway(trx, there.id)
+  })
+
+/** The demo there is. Two who change it wait for one another. */
+async function lockedDemo(trx: Knex): Promise<WorkshopEntry | undefined> {
+  await trx('installation').forUpdate().first('id')
+  return trx('workshops').where({ kind: 'demo' }).first('id', 'name', 'kind')
+}
+
+async function made(trx: Knex, now: Date): Promise<WorkshopEntry> {
+  await trx('installation').update({ demo_offered: true })
+  const entry = await setUp(trx, NAME, 'demo')
+  await fill(trx, now)
+  return entry
+}
+
+/** The orchard’s shelf and pens. */
+async function fill(knex: Knex, now: Date): Promise<void> {
   await fillShelf(knex)
   const blanks = await loadStock(knex, now)
   const { celsius: _, humidity: __, ...workshop } = await readWorkshop(knex)
@@ -55,7 +102,7 @@ function pastEvents(
     id: randomUUID(),
     pen,
     barrels,
-    device: 'demo',
+    device: 'bench at Harrow Lane',
     at: new Date(started + seconds * 1000).toISOString(),
   })
 

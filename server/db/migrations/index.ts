@@ -6,6 +6,7 @@ import * as finishes from './0004-finishes'
 import * as bench from './0005-bench'
 import * as changes from './0006-changes'
 import * as lifetime from './0007-lifetime'
+import * as workshops from './0008-workshops'
 
 interface Migration {
   name: string
@@ -21,6 +22,7 @@ const migrations: Migration[] = [
   { name: '0005-bench', ...bench },
   { name: '0006-changes', ...changes },
   { name: '0007-lifetime', ...lifetime },
+  { name: '0008-workshops', ...workshops },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

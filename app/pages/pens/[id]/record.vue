@@ -93,8 +93,8 @@ const stepTitle = (id: string) =>
     />
 
     <section v-if="blank && (blank.origin || blank.photo)" class="story" aria-label="The wood">
-      <a v-if="blank.photo" :href="`/api/photos/${blank.photo}`" target="_blank" rel="noopener">
-        <img :src="`/api/photos/${blank.photo}?size=small`" :alt="`${blank.name}, opens large`">
+      <a v-if="blank.photo" :href="addressHere(`/api/photos/${blank.photo}`)" target="_blank" rel="noopener">
+        <img :src="addressHere(`/api/photos/${blank.photo}?size=small`)" :alt="`${blank.name}, opens large`">
       </a>
       <p class="quiet">{{ blank.origin }}</p>
     </section>
@@ -112,8 +112,8 @@ const stepTitle = (id: string) =>
           <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>handed over</dt></div>
         </dl>
         <p class="save">
-          <a class="key" :href="`/api/pens/${pen.id}/record.json`" download>Save as JSON</a>
-          <a class="key" :href="`/api/pens/${pen.id}/record.csv`" download>Save as CSV</a>
+          <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.json`)" download>Save as JSON</a>
+          <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>
       </div>
       <div class="scrolls sheet">

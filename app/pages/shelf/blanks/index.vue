@@ -38,7 +38,7 @@ const rows = computed(() =>
     </section>
     <ul v-else>
       <li v-for="{ blank, material, size } in rows" :key="blank.id" class="sheet">
-        <img v-if="blank.photo" :src="`/api/photos/${blank.photo}?size=small`" alt="" width="72" height="72">
+        <img v-if="blank.photo" :src="addressHere(`/api/photos/${blank.photo}?size=small`)" alt="" width="72" height="72">
         <span v-else class="chip" :style="{ background: material.colour }" aria-hidden="true" />
         <div>
           <h2><NuxtLink :to="`/shelf/blanks/${blank.id}`">{{ blank.name }}</NuxtLink></h2>

@@ -1,10 +1,11 @@
 import { replanSchema } from '../../../../schemas'
-import { db } from '../../../db/connection'
 import { replanPen } from '../../../db/pens'
 import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
+import { inWorkshop } from '../../../http/workshop'
 
-export default route('POST /api/pens/:id/plan', async event =>
-  replanPen(db(), idParam(event), (await readChecked(event, replanSchema)).version),
-)
+export default route('POST /api/pens/:id/plan', async (event) => {
+  const { version } = await readChecked(event, replanSchema)
+  return inWorkshop(event, knex => replanPen(knex, idParam(event), version))
+})

@@ -1,23 +1,14 @@
 import { setResponseHeaders } from 'h3'
-import { db } from '../../../db/connection'
-import { readAir } from '../../../db/air-log'
-import { elsewhereOf, eventsOf } from '../../../db/log'
-import { readPen } from '../../../db/pens'
-import { readPlan } from '../../../db/plans'
-import { savedRecord } from '../../../export/record'
+import { recordOf } from '../../../db/record'
 import { idParam } from '../../../http/params'
 import { rawRoute } from '../../../http/route'
+import { inWorkshop } from '../../../http/workshop'
 
 export default rawRoute(async (event) => {
-  const knex = db()
-  const pen = await readPen(knex, idParam(event))
+  const { pen, record } = await inWorkshop(event, knex => recordOf(knex, idParam(event)))
   setResponseHeaders(event, {
     'Content-Type': 'application/json; charset=utf-8',
     'Content-Disposition': `attachment; filename="oxlip-${pen.mark}.json"`,
   })
-  return JSON.stringify(
-    savedRecord(pen, await readPlan(knex, pen), await eventsOf(knex, pen.id), await readAir(knex), await elsewhereOf(knex, pen.id)),
-    null,
-    2,
-  )
+  return JSON.stringify(record, null, 2)
 })

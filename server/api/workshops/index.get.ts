@@ -1,0 +1,5 @@
+import { ownerDb } from '../../db/connection'
+import { listWorkshops } from '../../db/workshops'
+import { route } from '../../http/route'
+
+export default route('GET /api/workshops', () => listWorkshops(ownerDb()))

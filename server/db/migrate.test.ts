@@ -1,0 +1,127 @@
+import { randomUUID } from 'node:crypto'
+import type { NewPen } from '../../schemas'
+import { copyPens } from '../../tests/database/many'
+import { onDatabase } from '../../tests/database/suite'
+import { appendEvents } from './append'
+import { setUpDemo } from './demo'
+import { eventsOf } from './log'
+import { migrate, NewerDatabaseError, unmigrate } from './migrate'
+import { migrationNames, migrationSource } from './migrations'
+import { createPen, readPen, replanPen } from './pens'
+import { readPlan } from './plans'
+import { projectEverywhere } from './projections'
+import { pagePens } from './rows'
+import { readShelf } from './shelf'
+
+const database = onDatabase()
+const wanted = (change: Partial<NewPen> = {}): NewPen => ({
+  mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew',
+  film: 'gloss', ...change,
+})
+const NOW = new Date('2026-11-23T19:42:00.000Z')
+const parts = (pen: string) => ({
+  id: randomUUID(), pen, kind: 'done' as const, payload: { step: 'parts' }, barrels: ['only' as const], device: 'tablet',
+  at: '2026-11-23T20:00:00.000Z',
+})
+const down = () => database.owner().migrate.down({ migrationSource })
+const workshops = (kind: string): Promise<string[]> => database.owner()('workshops').where({ kind }).pluck('id')
+
+it('they go up, down and up again, leaving nothing behind', async () => {
+  const owner = database.owner()
+  await unmigrate(owner)
+  const left: string[] = await owner('pg_tables').where({ schemaname: 'public' }).pluck('tablename')
+  expect(left.filter(name => !name.startsWith('knex_'))).toEqual([])
+  await migrate(owner)
+  expect(await owner('pens')).toEqual([])
+})
+
+it('the demo beside a workshop with pens goes down into one and up again with all in it, its rows made again', async () => {
+  const owner = database.owner()
+  const [own, demo] = [database.knex(), await setUpDemo(owner, NOW)]
+  const mine = await createPen(own, wanted())
+  await appendEvents(own, [parts(mine.id)])
+  const there = database.pool(demo.id)
+  const [first, second] = (await there('pens').orderBy('created_at').pluck('id')) as [string, string]
+  await copyPens(there, owner, first, 100)
+  await there('pens').where({ id: second }).update({ mark: 'A1' })
+  const tables = ['pens', 'plans', 'events']
+  const all = () => Promise.all(tables.map(async table => (await owner(table).count('* as count').first())!.count))
+  const bodies = () =>
+    owner('pen_rows').join('pens', 'pens.id', 'pen_id').whereNot('pens.material', 'pear').orderBy('pen_id').select('body')
+  const logs = () => owner('events').where({ pen_id: first }).orderBy('seq').select('id', 'at', 'payload')
+  const [counts, rows, log] = [await all(), await bodies(), await logs()]
+  await down()
+  expect([await all(), await logs()]).toEqual([counts, log])
+  expect(await owner('workshop')).toHaveLength(1)
+  expect(await owner('events').countDistinct('seq as count').first()).toEqual({ count: counts[2] })
+  await down()
+  expect(await owner.schema.hasTable('pen_rows')).toBe(false)
+  // Of pens with one mark the one that was started last keeps it.
+  const marks: string[] = await owner('pens').pluck('mark')
+  expect(new Set(marks).size).toBe(marks.length)
+  const taken = marks.find(mark => mark !== 'A1')
+  await expect(owner('pens').whereNot({ mark: taken }).where({ id: first }).update({ mark: taken })).rejects.toThrow(/pens_mark_unique/)
+  await migrate(owner)
+  expect([await all(), await logs()]).toEqual([counts, log])
+  expect(await owner('pen_rows').first()).toBeUndefined()
+  const [kept] = await workshops('own')
+  expect(await workshops('demo')).toEqual([])
+  expect(await projectEverywhere(owner, database.pool())).toBe(115)
+  expect(await bodies()).toEqual(rows)
+  const now = database.pool(kept)
+  expect(await eventsOf(now, mine.id)).toHaveLength(1)
+  await createPen(now, wanted({ mark: 'Z1' }))
+})
+
+it('what an earlier Oxlip had in one becomes the turner’s own; demo pens that nobody touched go with a copy of the shelf', async () => {
+  const owner = database.owner()
+  await setUpDemo(owner, NOW)
+  await createPen(database.knex(), wanted({ mark: 'Z1', name: 'Mine' }))
+  await down()
+  // As the earlier one called the demo’s entries.
+  await owner.raw('alter table events disable trigger events_append_only')
+  await owner('events').update({ device: 'demo' })
+  await owner.raw('alter table events enable trigger events_append_only')
+  const touched = (await owner('pens').where({ mark: 'A3' }).first('id')).id as string
+  await owner('events').insert({
+    id: randomUUID(), pen_id: touched, kind: 'done', barrels: ['only'], at: NOW, device: 'tablet', payload: '{"step":"x"}',
+  })
+  const shelf = (await owner('shelf_items').count('* as count').first())!.count
+  await migrate(owner)
+  await projectEverywhere(owner, database.pool())
+  const [[mine], [demo]] = [await workshops('own'), await workshops('demo')]
+  const marks = async (workshop = '') =>
+    (await pagePens(database.pool(workshop), 'metric', { sort: 'marks' })).pens.map(one => one.pen.mark)
+  expect(await marks(mine)).toEqual(['A3', 'Z1'])
+  expect(await marks(demo)).toEqual(['A1', 'A2', 'A4', 'B1', 'B2', 'B3', 'B4', 'C1', 'C2', 'C3', 'C4', 'D1', 'D2'])
+  for (const [workshop, mark] of [[mine, 'A3'], [demo, 'B2']]) {
+    const room = database.pool(workshop)
+    expect((await room('shelf_items').count('* as count').first())!.count).toBe(shelf)
+    const { id } = await room('pens').where({ mark }).first('id')
+    const { version } = await readPen(room, id)
+    const again = await replanPen(room, id, version)
+    expect((await readPlan(room, again)).inputs.shelf.products).toEqual((await readShelf(room)).products)
+  }
+  // It is not set up a second time.
+  expect(await owner('installation').first('demo_offered')).toEqual({ demo_offered: true })
+})
+
+it('they run once when several servers start at the same time', async () => {
+  const owner = database.owner()
+  await unmigrate(owner)
+  await Promise.all([migrate(owner), migrate(owner), migrate(owner)])
+  expect(await owner('knex_migrations').pluck('name')).toEqual([...migrationNames])
+})
+
+it('they go on after a migrator that was killed left its lock', async () => {
+  await database.owner()('knex_migrations_lock').update({ is_locked: 1 })
+  await expect(migrate(database.owner())).resolves.toBeUndefined()
+})
+
+it('they refuse a database that a newer Oxlip made', async () => {
+  const owner = database.owner()
+  await owner('knex_migrations').insert({ name: '9999-later', batch: 2, migration_time: new Date() })
+  await expect(migrate(owner)).rejects.toThrow(NewerDatabaseError)
+  await expect(migrate(owner)).rejects.toThrow(/9999-later/)
+  await owner('knex_migrations').where({ name: '9999-later' }).delete()
+})

@@ -1,0 +1,60 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { WorkshopEntry, WorkshopList } from '../../contract'
+import { fittings, methods } from '../../reference'
+import { NotFoundError } from '../faults'
+import { enter } from './within'
+
+const ENTRY = ['id', 'name', 'kind'] as const
+
+/** The workshops of this installation, the turner’s own first, and which of them opens where nobody has chosen one. */
+export async function listWorkshops(owner: Knex): Promise<WorkshopList> {
+  const workshops: WorkshopEntry[] = await owner('workshops').orderByRaw('kind = \'demo\', created_at').select(...ENTRY)
+  return { workshops, opens: await opening(owner) }
+}
+
+/** The workshop that opens by itself: a turner’s own once it has a pen, the demo before that. @throws NotFoundError when there is none */
+export async function opening(owner: Knex): Promise<string> {
+  const found: { id: string } | undefined = await owner('workshops')
+    .orderByRaw('(kind = \'own\' and exists (select from pens where workshop_id = workshops.id)) desc, kind = \'demo\' desc, created_at')
+    .first('id')
+  if (!found) throw new NotFoundError('There is no workshop.')
+  return found.id
+}
+
+/**
+ * Sets up an empty workshop, with the usual fittings and methods, and enters it behind the wall for the rest of the transaction.
+ * Answers it.
+ */
+export async function setUp(trx: Knex, name: string, kind: WorkshopEntry['kind']): Promise<WorkshopEntry> {
+  const entry = { id: randomUUID(), name, kind }
+  await trx('workshops').insert(entry)
+  await trx.raw('set local role oxlip_walled')
+  await enter(trx, entry.id)
+  await trx('workshop').insert({ celsius: 20, humidity: 55, units: 'metric' })
+  await trx('fittings').insert(fittings.map(({ id, ...body }) => ({ id, body: JSON.stringify(body) })))
+  await trx('methods').insert(methods.map(({ id }) => ({ id })))
+  await trx('method_versions').insert(methods.map(({ id, version, ...body }) => ({ method_id: id, version, body: JSON.stringify(body) })))
+  return entry
+}
+
+/** Gives a workshop another name. @throws NotFoundError */
+export async function rename(owner: Knex, id: string, name: string): Promise<WorkshopEntry> {
+  const changed: WorkshopEntry[] = await owner('workshops').where({ id }).update({ name }).returning(ENTRY)
+  const [entry] = changed
+  if (!entry) throw new NotFoundError('There is no such workshop.')
+  return entry
+}
+
+/** What a workshop holds: each table before those it refers to. */
+const HELD = [
+  'facts', 'lessons', 'pen_search', 'pen_rows', 'events', 'plans', 'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods',
+  'fittings', 'bits', 'own_abrasives', 'shelf_items', 'air_readings', 'changes', 'workshop',
+] as const
+
+/** Deletes a workshop whole, in the transaction given: its log too, which else nothing takes away. */
+export async function takeAway(trx: Knex, id: string): Promise<void> {
+  await trx.raw('select set_config(\'oxlip.dropping\', ?, true)', [id])
+  for (const table of HELD) await trx(table).where({ workshop_id: id }).delete()
+  await trx('workshops').where({ id }).delete()
+}
