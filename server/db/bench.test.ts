@@ -16,7 +16,7 @@ import { elsewhereOf, eventsAfter, eventsOf, lastSeq } from './log'
 import { createPen, readPen, replanPen } from './pens'
 import { dropFitting } from './fittings'
 import { copyMethod, putAwayMethod } from './methods'
-import { readPlan } from './plans'
+import { readPlan, readVersion } from './plans'
 import { changeShelf } from './shelf'
 import { readWorkshop } from './workshop'
 
@@ -85,12 +85,13 @@ describe('a mend makes a new version of the plan', () => {
     const { pen } = await mended()
     const now = await readPen(knex, pen.id)
     expect(now.planVersion).toBe(2)
-    const rows = await knex('plans').where({ pen_id: pen.id }).orderBy('version').select('version', 'mends_base', 'body')
+    const rows = await knex('plans').where({ pen_id: pen.id }).orderBy('version').select('version', 'mends_base')
+    const { steps } = await readVersion(knex, pen.id, 2)
     expect(rows.map(row => row.mends_base)).toEqual([null, 1])
-    expect(rows[1]!.body.steps.some((step: { kind: string }) => step.kind === 'fill')).toBe(true)
+    expect(steps.some(step => step.kind === 'fill')).toBe(true)
     expect((await readPlan(knex, now)).steps).toEqual((await readPlan(knex, pen)).steps)
     const state = replay(await readPlan(knex, now), await eventsOf(knex, pen.id))
-    expect(JSON.parse(JSON.stringify(state.plan.steps))).toEqual(rows[1]!.body.steps)
+    expect(JSON.parse(JSON.stringify(state.plan.steps))).toEqual(steps)
     expect(state.steps.filter(one => one.status === 'done').map(one => one.step.id)).toEqual(['parts', 'cut'])
   })
   it('sent twice it makes no further version; planned anew it stays mended', async () => {
@@ -105,8 +106,7 @@ describe('a mend makes a new version of the plan', () => {
     const { pen, repair } = await mended()
     const kinds = async (): Promise<string[]> => {
       const { planVersion } = await readPen(knex, pen.id)
-      const { body } = await knex('plans').where({ pen_id: pen.id, version: planVersion }).first('body')
-      return (body.steps as { kind: string }[]).map(step => step.kind)
+      return (await readVersion(knex, pen.id, planVersion)).steps.map(step => step.kind)
     }
     const coats = (all: string[]) => all.filter(kind => kind === 'coat').length
     expect(await kinds()).toContain('fill')
@@ -125,8 +125,8 @@ it('that a mend failed, told late by a device that was away, makes the next choi
   const choose = (seconds: number, way: 'shavings and CA' | 'thin CA') =>
     entry(pen, seconds, { kind: 'repair', payload: { defect: chip.id, way, step: 'clean' } })
   const mends = async () => {
-    const { body } = await knex('plans').where({ pen_id: pen.id }).orderBy('version', 'desc').first('body')
-    return new Set((body.steps as { mend?: string }[]).flatMap(step => step.mend ?? [])).size
+    const { steps } = await readVersion(knex, pen.id, (await readPen(knex, pen.id)).planVersion)
+    return new Set(steps.flatMap(step => step.mend ?? [])).size
   }
   await appendEvents(knex, [chip, choose(110, 'shavings and CA'), choose(130, 'thin CA')])
   expect(await mends()).toBe(1)

@@ -7,8 +7,8 @@ import { setUpDemo } from './demo'
 import { eventsOf } from './log'
 import { migrate, NewerDatabaseError, unmigrate } from './migrate'
 import { migrationNames, migrationSource } from './migrations'
-import { createPen, readPen, replanPen } from './pens'
-import { readPlan } from './plans'
+import { changePen, createPen, readPen, replanPen } from './pens'
+import { readPlan, readVersion } from './plans'
 import { projectEverywhere } from './projections'
 import { pagePens } from './rows'
 import { readShelf } from './shelf'
@@ -40,6 +40,8 @@ it('the demo beside a workshop with pens goes down into one and up again with al
   const [own, demo] = [database.knex(), await setUpDemo(owner, NOW)]
   const mine = await createPen(own, wanted())
   await appendEvents(own, [parts(mine.id)])
+  await changePen(own, mine.id, { version: 1, film: 'close' })
+  const version = await readVersion(own, mine.id, 2)
   const there = database.pool(demo.id)
   const [first, second] = (await there('pens').orderBy('created_at').pluck('id')) as [string, string]
   await copyPens(there, owner, first, 100)
@@ -50,6 +52,9 @@ it('the demo beside a workshop with pens goes down into one and up again with al
     owner('pen_rows').join('pens', 'pens.id', 'pen_id').whereNot('pens.material', 'pear').orderBy('pen_id').select('body')
   const logs = () => owner('events').where({ pen_id: first }).orderBy('seq').select('id', 'at', 'payload')
   const [counts, rows, log] = [await all(), await bodies(), await logs()]
+  await down()
+  // What was kept as a difference is whole again.
+  expect((await owner('plans').where({ pen_id: mine.id, version: 2 }).first('body')).body).toEqual(version)
   await down()
   expect([await all(), await logs()]).toEqual([counts, log])
   expect(await owner('workshop')).toHaveLength(1)
@@ -77,6 +82,7 @@ it('what an earlier Oxlip had in one becomes the turner’s own; demo pens that 
   const owner = database.owner()
   await setUpDemo(owner, NOW)
   await createPen(database.knex(), wanted({ mark: 'Z1', name: 'Mine' }))
+  await down()
   await down()
   // As the earlier one called the demo’s entries.
   await owner.raw('alter table events disable trigger events_append_only')

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { onDatabase } from '../../tests/database/suite'
 import { replay, type BenchEvent } from '../../core/bench'
-import type { NewPen } from '../../schemas'
+import type { NewPen, PenChange } from '../../schemas'
 import type { Pen } from '../../contract'
 import { trace, withWishes } from '../../core/plan'
 import { changeWorkshop } from '../../tests/database/workshop'
@@ -11,7 +11,7 @@ import { readInstrument } from './air'
 import { appendEvents } from './append'
 import { eventsOf } from './log'
 import { changePen, createPen, readPen, replanPen } from './pens'
-import { plansOf, readPlan } from './plans'
+import { plansOf, readPlan, readVersion } from './plans'
 import { changeShelf } from './shelf'
 import { readWorkshop, writeWorkshop } from './workshop'
 
@@ -158,6 +158,27 @@ it('two pens given one mark at the same moment: one has it, the other is told wh
   const mark = wanted().mark
   expect(refused[0]!.fields.mark).toMatch(new RegExp(`^${mark} is on .* already. ${mark[0]}${Number(mark.slice(1)) + 1} is free.$`))
   expect(await allPens(knex)).toHaveLength(1)
+})
+
+it('every version of a plan opens as it was made, and a further one keeps what it has other than the first', async () => {
+  const pen = await createPen(knex, wanted())
+  const made = [await readVersion(knex, pen.id, 1)]
+  const changes: Omit<PenChange, 'version'>[] = [
+    { film: 'close' }, { sizing: { depth: 40 } }, { method: 'oil' }, { tool: 'round carbide' }, { sizing: {} },
+  ]
+  for (const change of changes) {
+    const { version, planVersion } = await readPen(knex, pen.id)
+    const now = await changePen(knex, pen.id, { version, ...change })
+    expect(now.planVersion).toBe(planVersion + 1)
+    made.push(await readPlan(knex, now))
+  }
+  for (const [index, plan] of made.entries()) expect(await readVersion(knex, pen.id, index + 1)).toEqual(plan)
+  expect(new Set(made.map(plan => JSON.stringify(plan))).size).toBeGreaterThan(4)
+  const rows: { version: number, bytes: number, whole: number | null }[] = await knex('plans').where({ pen_id: pen.id }).orderBy('version')
+    .select('version', 'whole', knex.raw('length(coalesce(body, patch)::text) as bytes'))
+  expect(rows[1]).toMatchObject({ version: 2, whole: 1 })
+  expect(rows[1]!.bytes).toBeLessThan(0.2 * rows[0]!.bytes)
+  await expect(readVersion(knex, pen.id, 99)).rejects.toThrow(NotFoundError)
 })
 
 it('a plan that cannot be read is a fault of ours told in the log, and one pen of many', async () => {

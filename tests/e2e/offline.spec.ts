@@ -5,10 +5,11 @@ import { kept, sent, space, title, workTo } from '../support/bench'
 test.use({ serviceWorkers: 'allow' })
 
 /** The questions that the bench asks when it opens, whose answers the worker keeps. */
-const ASKED = ['workshop', 'shelf', 'air', 'learnt', 'fittings', 'blanks', 'bits', 'methods', 'bench'].map(name => `/api/${name}`)
+const ASKED = ['workshop', 'shelf', 'air', 'learnt', 'fittings', 'blanks', 'bits', 'methods', 'bench', 'workshops']
+  .map(name => `/api/${name}`)
 const unkept = (page: Page): Promise<string[]> =>
   page.evaluate(async (asked) => {
-    const kept = await Promise.all(asked.map(path => caches.match(path)))
+    const kept = await Promise.all(asked.map(path => caches.match(path, { ignoreSearch: true })))
     return asked.filter((_, index) => !kept[index])
   }, ASKED)
 

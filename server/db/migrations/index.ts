@@ -7,6 +7,7 @@ import * as bench from './0005-bench'
 import * as changes from './0006-changes'
 import * as lifetime from './0007-lifetime'
 import * as workshops from './0008-workshops'
+import * as planVersions from './0009-plan-versions'
 
 interface Migration {
   name: string
@@ -23,6 +24,7 @@ const migrations: Migration[] = [
   { name: '0006-changes', ...changes },
   { name: '0007-lifetime', ...lifetime },
   { name: '0008-workshops', ...workshops },
+  { name: '0009-plan-versions', ...planVersions },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -1,0 +1,174 @@
+import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { expect, test as base, type APIRequestContext } from '@playwright/test'
+import type { ListedPen, WorkshopEntry, WorkshopList } from '../../contract'
+import { startStand, type Stand } from '../../scripts/lib/stand'
+
+/** An Oxlip of its own for each test: what opens by itself follows what is in the workshops. */
+const test = base.extend<{ stand: Stand }>({
+  // Playwright reads what a fixture needs from this pattern.
+  // eslint-disable-next-line no-empty-pattern
+  stand: async ({}, use) => {
+    const stand = await startStand()
+    await use(stand)
+    await stand.end()
+  },
+  baseURL: ({ stand }, use) => use(stand.address),
+})
+
+const rooms = async (request: APIRequestContext): Promise<{ own: WorkshopEntry, demo: WorkshopEntry, opens: string }> => {
+  const { workshops, opens } = (await (await request.get('/api/workshops')).json()) as WorkshopList
+  return { own: workshops.find(one => one.kind === 'own')!, demo: workshops.find(one => one.kind === 'demo')!, opens }
+}
+const pen = {
+  mark: 'Q7', name: 'My first', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'oil', tool: 'skew', film: 'gloss',
+}
+
+test('a new installation opens with the demo, an empty workshop of one’s own beside it; each tab stays where it is', async ({
+  page, context, request,
+}) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Five on the bench' })).toBeVisible()
+  await expect(page.getByText('Harrow Lane · the demo: made-up pens to try things on.')).toBeVisible()
+  await page.getByRole('button', { name: 'To My workshop' }).click()
+  await expect(page.getByRole('heading', { name: 'No pens yet' })).toBeVisible()
+  await expect(page.getByText('the demo:')).toHaveCount(0)
+  await page.getByRole('link', { name: 'Shelf' }).click()
+  await expect(page.getByText('Put the usual things on the shelf').first()).toBeVisible()
+
+  // A tab that stands in the demo stays there, whatever another does.
+  const other = await context.newPage()
+  const { own, demo } = await rooms(request)
+  await other.addInitScript(([id]) => sessionStorage.setItem('oxlip-workshop', id ?? ''), [demo.id])
+  await other.goto('/pens')
+  await expect(other.getByText('Plum, north row')).toBeVisible()
+  await request.post(`/api/pens?workshop=${own.id}`, { data: pen })
+  await page.goto('/')
+  await expect(page.getByText('My first')).toBeVisible()
+  await other.reload()
+  await expect(other.getByText('Plum, north row')).toBeVisible()
+  await expect(other.getByText('My first')).toHaveCount(0)
+  // Now that it has a pen the turner's own opens by itself on the next device.
+  expect((await rooms(request)).opens).toBe(own.id)
+
+  // The name it is given stands at the top; the demo is begun anew, and what was done in it is gone.
+  await page.getByRole('button', { name: /set air, units/ }).click()
+  const dialog = page.getByRole('dialog', { name: 'Workshop' })
+  await dialog.getByLabel('Name of this workshop').fill('The shed')
+  await dialog.getByRole('button', { name: 'Rename' }).click()
+  await expect(page.getByRole('button', { name: /^The shed/ })).toBeVisible()
+  await dialog.getByRole('button', { name: 'Begin anew' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('Everything done in the demo is lost')
+  await dialog.getByRole('button', { name: 'Begin it anew' }).click()
+  await expect(page.getByText('Harrow Lane · the demo:')).toBeVisible()
+  // The other tab's demo is gone: it comes to a workshop that is there.
+  await other.getByRole('link', { name: 'Bench' }).click()
+  await expect(other.getByText('My first')).toBeVisible()
+
+  // Deleted, the demo is gone for good, until it is set up again.
+  await page.getByRole('button', { name: /set air, units/ }).click()
+  await dialog.getByRole('button', { name: 'Delete', exact: true }).click()
+  await dialog.getByRole('button', { name: 'Delete it' }).click()
+  await expect(page.getByText('My first')).toBeVisible()
+  await page.getByRole('button', { name: /set air, units/ }).click()
+  await expect(dialog.getByText('Harrow Lane')).toHaveCount(0)
+  await dialog.getByRole('button', { name: 'Set it up' }).click()
+  await expect(page.getByRole('heading', { name: 'Five on the bench' })).toBeVisible()
+})
+
+test('entries that are not sent stay with their workshop: that is told before one leaves it, and they are sent when one is back', async ({
+  page, request,
+}) => {
+  const { own, demo } = await rooms(request)
+  const { pens } = (await (await request.get(`/api/pens?workshop=${demo.id}`)).json()) as { pens: ListedPen[] }
+  const made = pens.find(one => one.pen.mark === 'C1')!.pen
+  await page.goto(`/pens/${made.id}/work`)
+  await page.getByRole('button', { name: /^Begin/ }).click()
+  const done = async () => {
+    const { events } = (await (await request.get(`/api/pens/${made.id}?workshop=${demo.id}`)).json()) as { events: { kind: string }[] }
+    return events.filter(one => one.kind === 'done').length
+  }
+  await page.route('**/api/events*', route => route.abort())
+  await page.getByRole('button', { name: /^All there/ }).click()
+  await page.goto('/')
+  await expect(page.getByText('1 not sent yet')).toBeVisible()
+  await page.getByRole('button', { name: /set air, units/ }).click()
+  const dialog = page.getByRole('dialog', { name: 'Workshop' })
+  await dialog.getByRole('button', { name: 'Go there' }).click()
+  await expect(dialog.getByRole('alert')).toContainText('Not sent yet: 1.')
+  await dialog.getByRole('button', { name: 'Go all the same' }).click()
+  await expect(page.getByRole('heading', { name: 'No pens yet' })).toBeVisible()
+  await expect(page.getByText('not sent yet')).toHaveCount(0)
+  await page.unroute('**/api/events*')
+  expect(await done()).toBe(0)
+  await page.getByRole('button', { name: 'Look at the demo' }).click()
+  await expect.poll(done).toBe(1)
+  expect((await (await request.get(`/api/bench?workshop=${own.id}`)).json()).pens).toEqual([])
+})
+
+test('no route tells or changes anything of another workshop', async ({ request }) => {
+  const { own, demo } = await rooms(request)
+  const get = async (path: string, workshop: string) => request.get(`${path}${path.includes('?') ? '&' : '?'}workshop=${workshop}`)
+  const { pens } = (await (await get('/api/pens', demo.id)).json()) as { pens: ListedPen[] }
+  const one = pens.find(each => each.pen.mark === 'A1')!.pen
+  const blanks = (await (await get('/api/blanks', demo.id)).json()) as { id: string, readings: { id: string }[] }[]
+  const blank = blanks.find(each => each.readings.length)!
+  const names: [string, string][] = [
+    ['/pens/:id', one.id], ['/blanks/:id', blank.id], [':reading', blank.readings[0]!.id], ['/methods/:id', one.method],
+    ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()],
+  ]
+  const filled = (path: string) =>
+    names.reduce((text, [name, id]) => text.replace(name, name.startsWith(':') ? id : name.replace(':id', id)), path)
+  const contract = [...readFileSync('contract/routes.ts', 'utf8').matchAll(/^ {2}'([A-Z]+) ([^']+)':/gm)]
+    .map(([, method = '', path = '']) => ({ method, path }))
+    .filter(({ path }) => !/workshops|health/.test(path))
+  const reads = [...contract.filter(each => each.method === 'GET').map(each => filled(each.path)), '/api/pens?text=apple']
+  const records = ['json', 'csv'].map(kind => `/api/pens/${one.id}/record.${kind}`)
+  const told = async (workshop: string) => Promise.all([...reads, ...records].map(async path => (await get(path, workshop)).text()))
+  const before = await told(demo.id)
+  const known = [...pens.map(each => each.pen.id), ...blanks.map(each => each.id), ...pens.map(each => each.pen.name)]
+  expect(before.filter(text => known.some(word => text.includes(word))).length).toBeGreaterThan(7)
+  const elsewhere = await told(own.id)
+  expect(elsewhere.filter(text => known.some(word => text.includes(word)))).toEqual([])
+
+  const asBlank = { name: 'x', material: 'apple', species: null, classes: [], origin: null, width: 19, height: 19, length: 130, count: 1 }
+  const bodies: Record<string, object> = {
+    'PATCH /api/pens/:id': { version: one.version, name: 'Taken over' },
+    'POST /api/pens/:id/plan': { version: one.version },
+    'PUT /api/blanks/:id': { ...asBlank, damp: false, photo: null, version: 1 },
+    'POST /api/blanks/:id/readings': { id: randomUUID(), at: new Date().toISOString(), grams: 50 },
+    'POST /api/events': {
+      events: [{
+        id: randomUUID(), pen: one.id, kind: 'done', barrels: ['only'], at: new Date().toISOString(), device: 'x', payload: { step: 'x' },
+      }],
+    },
+  }
+  const statuses: Record<string, number> = {}
+  for (const { method, path } of contract.filter(each => each.method !== 'GET' && (/:id|:reading|events/.test(each.path)))) {
+    if (/methods|fittings|photos/.test(path)) continue
+    const name = `${method} ${path}`
+    const data = bodies[name]
+    const answer = await request.fetch(`${filled(path)}?workshop=${own.id}`, { method, ...(data ? { data } : {}) })
+    statuses[name] = answer.status()
+  }
+  expect(statuses).toEqual({
+    'PUT /api/blanks/:id': 404,
+    'DELETE /api/blanks/:id': 404,
+    'POST /api/blanks/:id/readings': 404,
+    'DELETE /api/blanks/:id/readings/:reading': 404,
+    'POST /api/events': 422,
+    'PATCH /api/pens/:id': 404,
+    'POST /api/pens/:id/plan': 404,
+  })
+  // What both have under one name is changed in one of them only.
+  await request.delete(`/api/fittings/click-8?workshop=${own.id}`)
+  await request.patch(`/api/methods/${one.method}?workshop=${own.id}`, { data: { gone: true } })
+  expect(await told(demo.id)).toEqual(before)
+
+  // A workshop that is not there, or no id at all.
+  for (const id of [randomUUID(), 'demo', `${demo.id}'`]) {
+    const answer = await get('/api/pens', encodeURIComponent(id))
+    expect([id, answer.status()]).toEqual([id, 410])
+  }
+  expect((await request.get(`/api/live?workshop=${randomUUID()}`)).status()).toBe(410)
+})
