@@ -74,7 +74,7 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
       <p>Choose a fitting, a material and a finish, and Oxlip works out the rest: lengths, diameters, grits, coats and waits.</p>
       <p class="ways">
         <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
-        <button v-if="workshops.demo" type="button" class="key" @click="goTo(workshops.demo.id)">Look at the demo</button>
+        <button v-if="workshops.demo" type="button" class="key" @click="enterWorkshop(workshops.demo.id)">Look at the demo</button>
       </p>
     </section>
 

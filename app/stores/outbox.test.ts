@@ -10,7 +10,7 @@ interface Row {
 
 /** The browser’s own store: what an earlier Oxlip kept as one list, and rows; and whether it keeps anything. */
 const mockKept = { list: undefined as BenchEvent[] | undefined, rows: new Map<string, Row>(), broken: false }
-jest.mock('~/utils/here', () => ({ here: async () => 'here', goTo: () => {} }))
+jest.mock('~/utils/here', () => ({ here: async () => 'here', leaveGone: () => {} }))
 jest.mock('idb-keyval', () => {
   const unlessBroken = <T>(work: () => T) => async () => {
     if (mockKept.broken) throw new Error('QuotaExceeded')

@@ -18,14 +18,14 @@ export const useWorkshops = defineStore('workshops', () => {
     all.value = all.value.map(one => (one.id === id ? renamed : one))
   }
   /** Sets up the demo and goes there. */
-  const setUpDemo = async () => goTo((await api('POST /api/workshops/demo')).id)
+  const setUpDemo = async () => enterWorkshop((await api('POST /api/workshops/demo')).id)
   /** Begins the demo anew and goes there. */
-  const resetDemo = async () => goTo((await api('PUT /api/workshops/demo')).id)
+  const resetDemo = async () => enterWorkshop((await api('PUT /api/workshops/demo')).id)
   /** Deletes the demo; whoever is in it goes to the turner’s own workshop. */
   async function deleteDemo() {
     const wasIn = entered.value?.kind === 'demo'
     await api('DELETE /api/workshops/demo')
-    if (wasIn) goTo(own.value?.id)
+    if (wasIn && own.value) enterWorkshop(own.value.id)
     else await load()
   }
   return { all, entered, demo, own, load, rename, setUpDemo, resetDemo, deleteDemo }

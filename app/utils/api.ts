@@ -1,5 +1,5 @@
 import type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from '#contract'
-import { goTo, here } from './here'
+import { here, leaveGone } from './here'
 import { refused } from './refusal'
 
 type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
@@ -30,14 +30,14 @@ const GONE = 410
 
 /**
  * Calls a route of the contract in the workshop this page is in: what it is sent and what it answers are checked against it. Throws as
- * `refused` reads it; a page whose workshop is gone goes to the one that opens by itself.
+ * `refused` reads it; a page whose workshop is gone goes to another that is there.
  */
 export async function api<R extends RouteName>(route: R, ...args: Arguments<R>): Promise<AnswerOf<R>> {
   const workshop = isCommon(route) ? undefined : await whereHere()
   try {
     return await call(route, workshop, ...args)
   } catch (error) {
-    if (refused(error).status === GONE) goTo()
+    if (refused(error).status === GONE) leaveGone()
     throw error
   }
 }

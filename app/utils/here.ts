@@ -37,11 +37,14 @@ export function addressHere(path: string): string {
   return `${path}${path.includes('?') ? '&' : '?'}workshop=${entered.value}`
 }
 
-/** Enters another workshop, or the one that opens by itself: from its bench on everything is that workshop’s. */
-export function goTo(workshop?: string): void {
-  for (const store of stores()) {
-    if (workshop) store.setItem(KEY, workshop)
-    else store.removeItem(KEY)
-  }
+/** Enters another workshop: from its bench on everything is that workshop’s. */
+export function enterWorkshop(workshop: string): void {
+  for (const store of stores()) store.setItem(KEY, workshop)
+  location.assign('/')
+}
+
+/** Leaves a workshop that is gone, for the one that was entered last on this device or that opens by itself. */
+export function leaveGone(): void {
+  for (const store of stores()) if (store.getItem(KEY) === entered.value) store.removeItem(KEY)
   location.assign('/')
 }

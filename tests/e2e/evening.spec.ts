@@ -72,7 +72,7 @@ test('the network is cut for several entries, the tab is closed, and everything 
   const made = await pen({ name: 'Cut off' })
   const first = await workTo(request, made, step => step.kind === 'coat')
   // It is cut at the worst time: the pen stands, and the shelf has not come yet.
-  await page.route('**/api/shelf', () => undefined)
+  await page.route('**/api/shelf?*', () => undefined)
   await page.goto(`/pens/${made.id}/work`)
   await expect(title(page)).toHaveText('Thin CA, coat 1')
   await context.setOffline(true)

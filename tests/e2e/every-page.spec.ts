@@ -116,7 +116,7 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   await page.getByRole('button', { name: 'Finish', exact: true }).click()
   await page.getByRole('slider', { name: /How deep/ }).waitFor()
   await clean('the finish')
-  await page.getByTitle('Air, units and theme').click()
+  await page.getByTitle('Air, units, theme and workshops').click()
   await page.getByLabel('Humidity, %').waitFor()
   await clean('the settings')
   await page.goto('/shelf/finishes')

@@ -137,7 +137,7 @@ test('what is on the shelf changes the plan, and what is done stays done', async
   await expect(steps.getByRole('button', { name: /P320/ }).first()).toBeVisible()
   await page.getByRole('link', { name: 'Shelf' }).click()
   await Promise.all([
-    page.waitForResponse(answer => answer.url().endsWith('/api/shelf') && answer.request().method() === 'PUT'),
+    page.waitForResponse(answer => new URL(answer.url()).pathname === '/api/shelf' && answer.request().method() === 'PUT'),
     page
       .getByRole('checkbox', { name: /P320 46\.2 µm/ })
       .first()
@@ -156,13 +156,13 @@ test('an entry made while the server is away is kept, told, and sent when it is 
   const made = await pen({ name: 'Far from the router' })
   await page.goto(`/pens/${made.id}/work`)
   await expect(title(page)).toHaveText('Check the parts')
-  await page.route('**/api/events', route => route.abort())
+  await page.route('**/api/events?*', route => route.abort())
   await page.getByRole('button', { name: /^Begin/ }).click()
   await press(page, /^All there/, /^Cut/)
   await expect(page.getByText('2 not sent yet')).toBeVisible()
   await page.reload()
   await expect(title(page)).toHaveText(/^Cut/)
-  await page.unroute('**/api/events')
+  await page.unroute('**/api/events?*')
   await page.evaluate(() => window.dispatchEvent(new Event('online')))
   await expect(page.getByText(/not sent yet/)).toHaveCount(0)
   const { events } = await (await request.get(`${stand.address}/api/pens/${made.id}`)).json()
@@ -184,11 +184,11 @@ test('a pen that is changed on two devices shows the conflict and what it is now
 test('inches and °F are read and typed all through, for whoever chooses them', async ({ page, pen, request }) => {
   const made = await pen({ name: 'In inches' })
   await page.goto(`/pens/${made.id}`)
-  await page.getByTitle('Air, units and theme').click()
+  await page.getByTitle('Air, units, theme and workshops').click()
   await page.getByRole('radio', { name: /64ths/ }).click()
   await expect(page.getByLabel('Temperature, °F')).toBeVisible()
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.getByTitle('Air, units and theme')).toContainText('°F')
+  await expect(page.getByTitle('Air, units, theme and workshops')).toContainText('°F')
   await expect(page.getByRole('region', { name: 'Steps' })).toContainText('Drill 5/16')
   const workshop = await (await request.get('/api/workshop')).json()
   expect(workshop).toMatchObject({ units: 'inch64', celsius: 18.5 })

@@ -119,7 +119,7 @@ test('when the server is away a page says so, and comes back with one key, or by
   await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
 
   await page.unrouteAll()
-  await page.route('**/api/shelf', route => route.abort())
+  await page.route('**/api/shelf?*', route => route.abort())
   await page.route('**/api/live*', route => route.abort())
   await page.reload()
   await expect(page.getByRole('alert')).toContainText('does not answer')

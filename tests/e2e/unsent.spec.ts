@@ -72,7 +72,7 @@ test('an entry that the server refuses is shown with its reason: one is put righ
   await expect(told).toHaveCount(0)
   expect((await kept(request, made)).events.some(event => event.id === hopeless.id)).toBe(false)
   await page.goto('/')
-  await page.getByRole('button', { name: /Workshop/ }).click()
+  await page.getByRole('button', { name: /set air, units/ }).click()
   await page.getByText('Entries put aside on this device: 1').click()
   await expect(page.getByRole('dialog').getByRole('listitem').filter({ hasText: 'A diameter' })).toContainText('old tablet')
 })

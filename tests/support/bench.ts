@@ -112,9 +112,10 @@ export const sent = (page: Page): Promise<void> => expect.poll(() => unsent(page
 const unsent = (page: Page): Promise<number> =>
   page.evaluate(async () => {
     // Opened before the page has made it, it would be made here without its rows.
-    if (!(await indexedDB.databases()).some(one => one.name === 'oxlip-outbox')) return 0
+    const name = (await indexedDB.databases()).find(one => one.name?.startsWith('oxlip-outbox-'))?.name
+    if (!name) return 0
     return new Promise<number>((resolve) => {
-      const asked = indexedDB.open('oxlip-outbox')
+      const asked = indexedDB.open(name)
       asked.onsuccess = () => {
         const found = asked.result.transaction('entries').objectStore('entries').count()
         found.onsuccess = () => {

@@ -24,7 +24,8 @@ watchDebounced(
 <template>
   <button type="button" class="air figures" title="Air, units, theme and workshops" @click="open = true">
     <span v-if="store.workshop">
-      <span class="wide">{{ workshops.entered?.name ?? 'Workshop' }} · </span>{{ store.units.temperature(store.workshop.celsius) }}
+      <span class="wide"><span class="name">{{ workshops.entered?.name ?? 'Workshop' }}</span> · </span>
+      {{ store.units.temperature(store.workshop.celsius) }}
       · {{ decimal(store.workshop.humidity) }} %</span>
     <span class="sr-only">, set air, units and theme, change workshop</span>
     <span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
@@ -47,6 +48,6 @@ watchDebounced(
   white-space: nowrap;
 }
 .air:hover { color: var(--ink); }
-.wide { display: inline-block; max-width: 14rem; overflow: hidden; text-overflow: ellipsis; vertical-align: bottom; }
+.name { display: inline-block; max-width: 14rem; overflow: hidden; text-overflow: ellipsis; vertical-align: bottom; }
 @media (max-width: 640px) { .wide { display: none; } }
 </style>

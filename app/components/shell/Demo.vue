@@ -6,9 +6,9 @@ const workshops = useWorkshops()
 <template>
   <p v-if="workshops.entered?.kind === 'demo'" class="demo">
     <span>
-      <b>{{ workshops.entered.name }}</b> · the demo: made-up pens to try things on. What you do here stays here.
+      <b>{{ workshops.entered.name }}</b> · the demo<span class="more">: made-up pens to try things on. What you do here stays here.</span>
     </span>
-    <button v-if="workshops.own" type="button" class="key" @click="goTo(workshops.own.id)">To {{ workshops.own.name }}</button>
+    <button v-if="workshops.own" type="button" class="key" @click="enterWorkshop(workshops.own.id)">Go to {{ workshops.own.name }}</button>
   </p>
 </template>
 
@@ -24,4 +24,5 @@ const workshops = useWorkshops()
   border-bottom: 1px solid var(--line);
   color: var(--ink-2);
 }
+@media (max-width: 640px) { .more { display: none; } }
 </style>

@@ -14,6 +14,9 @@ watch(() => workshops.entered?.name, (now = '') => (name.value = now), { immedia
 /** What is to be done once it was said twice. */
 type Wish = { does: 'go', to: WorkshopEntry } | { does: 'reset' } | { does: 'delete' }
 const wish = ref<Wish>()
+/** What asks again stands below the list, where it may be out of sight. */
+const sure = useTemplateRef('sure')
+watch(wish, () => sure.value?.scrollIntoView({ block: 'nearest' }), { flush: 'post' })
 const busy = ref(false)
 
 async function attempt(work: () => Promise<unknown>) {
@@ -33,7 +36,7 @@ async function attempt(work: () => Promise<unknown>) {
 async function go(to: WorkshopEntry) {
   if (unsent.value) await outbox.send()
   if (unsent.value) wish.value = { does: 'go', to }
-  else goTo(to.id)
+  else enterWorkshop(to.id)
 }
 const says = computed(() => {
   if (wish.value?.does === 'go')
@@ -44,7 +47,7 @@ const says = computed(() => {
 const doesIt = computed(() => ({ go: 'Go all the same', reset: 'Begin it anew', delete: 'Delete it' })[wish.value?.does ?? 'go'])
 function confirm() {
   const wanted = wish.value
-  if (wanted?.does === 'go') goTo(wanted.to.id)
+  if (wanted?.does === 'go') enterWorkshop(wanted.to.id)
   else void attempt(wanted?.does === 'reset' ? workshops.resetDemo : workshops.deleteDemo)
 }
 const rename = () => attempt(async () => workshops.entered && workshops.rename(workshops.entered.id, name.value))
@@ -74,7 +77,7 @@ const rename = () => attempt(async () => workshops.entered && workshops.rename(w
         <button type="button" class="key" :disabled="busy" @click="attempt(workshops.setUpDemo)">Set it up</button>
       </li>
     </ul>
-    <div v-if="wish" class="sure" role="alert">
+    <div v-if="wish" ref="sure" class="sure" role="alert">
       <p>{{ says }}</p>
       <span class="ways">
         <button type="button" class="key" :disabled="busy" @click="confirm">{{ doesIt }}</button>

@@ -4,7 +4,7 @@ import { addDays, formatISO, nextSaturday } from 'date-fns'
 import type { Knex } from 'knex'
 import type { WorkshopEntry } from '../../../contract'
 import type { BenchEvent, Entry } from '../../../core/bench'
-import { trace, type Plan } from '../../../core/plan'
+import { gritOverhead, trace, type Plan } from '../../../core/plan'
 import { appendEvents } from '../append'
 import { createPen } from '../pens'
 import { readPlan } from '../plans'
@@ -85,7 +85,13 @@ async function fill(knex: Knex, now: Date): Promise<void> {
   }
 }
 
-/** The log of a pen that was worked as planned up to a step, ending so many minutes before now. */
+/** After its planned time each grit is looked at, shows marks still, and is worked for this part of its time more. */
+const MORE = 0.2
+
+/**
+ * The log of a pen that was worked as planned up to a step, ending so many minutes before now: each grit was looked at once on the
+ * way, as turners do.
+ */
 function pastEvents(
   plan: Plan,
   pen: string,
@@ -96,25 +102,30 @@ function pastEvents(
   const steps = trace(plan).steps
   const last = upTo === 'coat.last' ? steps.findLastIndex(one => one.step.kind === 'coat') : steps.findIndex(one => one.step.id === upTo)
   if (last < 0) throw new Error(`The demo pen has no step ${upTo}.`)
-  const started = now.getTime() - minutesAgo * 60_000 - nth(steps, last).ends * 1000
-  const entry = (seconds: number, barrels: BenchEvent['barrels'], what: Entry): BenchEvent => ({
-    ...what,
-    id: randomUUID(),
-    pen,
-    barrels,
-    device: 'bench at Harrow Lane',
-    at: new Date(started + seconds * 1000).toISOString(),
-  })
-
-  return steps.slice(0, last + 1).flatMap((one, index): BenchEvent[] => {
-    const { id: step, barrels } = one.step
-    const found: BenchEvent[] = index === 0 ? [entry(0, barrels, { kind: 'begin', payload: { step } })] : []
-    found.push(entry(one.ends, barrels, { kind: 'done', payload: { step } }))
-    if (flaw?.atStep !== step) return found
-    const { atStep: _, cause, ...what } = flaw
-    const noted = entry(one.ends + 1, [what.barrel], { kind: 'defect', payload: { ...what, step } })
-    const judged = entry(one.ends + 2, [what.barrel], { kind: 'judge', payload: { defect: noted.id, cause } })
-    const settled = entry(one.ends + 3, [what.barrel], { kind: 'settle', payload: { defect: noted.id, how: 'mended' } })
-    return [...found, noted, judged, settled]
-  })
+  const found: { seconds: number, barrels: BenchEvent['barrels'], what: Entry, id: string }[] = []
+  const enter = (seconds: number, barrels: BenchEvent['barrels'], what: Entry, id = randomUUID()) =>
+    found.push({ seconds, barrels, what, id })
+  /** Looks take their time: by so many s all that comes after them is later. */
+  let late = 0
+  for (const [index, one] of steps.slice(0, last + 1).entries()) {
+    const { id: step, barrels, kind } = one.step
+    if (index === 0) enter(0, barrels, { kind: 'begin', payload: { step } })
+    if (kind === 'sand') {
+      const sanding = one.handsOn.value - gritOverhead.value
+      enter(one.ends + late, barrels, { kind: 'look', payload: { step, answer: 'not yet' } })
+      late += gritOverhead.value + MORE * sanding
+    }
+    enter(one.ends + late, barrels, { kind: 'done', payload: { step } })
+    if (flaw?.atStep === step) {
+      const { atStep: _, cause, ...what } = flaw
+      const noted = randomUUID()
+      enter(one.ends + late + 1, [what.barrel], { kind: 'defect', payload: { ...what, step } }, noted)
+      enter(one.ends + late + 2, [what.barrel], { kind: 'judge', payload: { defect: noted, cause } })
+      enter(one.ends + late + 3, [what.barrel], { kind: 'settle', payload: { defect: noted, how: 'mended' } })
+    }
+  }
+  const started = now.getTime() - minutesAgo * 60_000 - (nth(steps, last).ends + late) * 1000
+  return found.map(({ seconds, barrels, what, id }): BenchEvent => ({
+    ...what, id, pen, barrels, device: 'bench at Harrow Lane', at: new Date(started + seconds * 1000).toISOString(),
+  }))
 }
