@@ -1,5 +1,5 @@
 import type { AirReading } from '../climate'
-import { trace, type Plan, type PlanTrace } from '../plan'
+import { traceOnce, type Plan, type PlanTrace } from '../plan'
 import type { BenchEvent } from './event'
 import { leftOut, replay, type BenchState } from './replay'
 
@@ -14,5 +14,5 @@ export interface Board {
 /** Replays a log and traces its plan, once for everything that is asked of a pen. */
 export function boardOf(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): Board {
   const state = replay(planned, events, air)
-  return { state, traced: trace(state.plan, leftOut(state.steps)) }
+  return { state, traced: traceOnce(state.plan, leftOut(state.steps)) }
 }

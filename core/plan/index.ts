@@ -78,4 +78,15 @@ export {
   type Check,
   type Remark,
 } from './say'
-export { endsOf, stations, stepWaits, trace, volumeOfCoat, type PlanTrace, type SizedBarrel, type SizedEnd, type StepTrace } from './trace'
+export {
+  endsOf,
+  stations,
+  stepWaits,
+  trace,
+  traceOnce,
+  volumeOfCoat,
+  type PlanTrace,
+  type SizedBarrel,
+  type SizedEnd,
+  type StepTrace,
+} from './trace'

@@ -29,6 +29,23 @@ const problem = (grains: number[], change: Partial<LadderProblem> = {}): LadderP
 })
 const shelf = fc.uniqueArray(fc.integer({ min: 5, max: 150 }), { minLength: 2, maxLength: 12 })
 
+/** The quickest of all ladders of a stock that have these grits, tried one by one. */
+function bruteForce(stock: readonly number[], insisted: readonly number[], jump = 2.5): number {
+  let best = Infinity
+  for (let bits = 1; bits < 1 << stock.length; bits++) {
+    const chosen = stock.filter((_, index) => (bits >> index) & 1).sort((a, b) => b - a)
+    if (!insisted.every(grain => chosen.includes(grain))) continue
+    let [total, scratch] = [0, 30]
+    for (const [index, grain] of chosen.entries()) {
+      const step = workGrit(rung(grain), scratch, 25)
+      total += (index > 0 && chosen[index - 1]! / grain > jump + 1e-9) || !step.reaches ? Infinity : step.seconds + step.pieces * 25
+      scratch = 0.3 * grain
+    }
+    if (scratch <= 8 + 1e-9) best = Math.min(best, total)
+  }
+  return best
+}
+
 it('with rungs insisted on and refused it equals brute force over all subsets (property)', () => {
   fc.assert(
     fc.property(shelf, fc.nat(), fc.nat(), fc.constantFrom(2, 3, Infinity), (grains, keep, drop, jump) => {
@@ -36,19 +53,7 @@ it('with rungs insisted on and refused it equals brute force over all subsets (p
       const refused = grains[drop % grains.length]!
       const stock = grains.filter(grain => grain !== refused || grain === insisted)
       const [found] = bestLadders(problem(stock, { insist: [String(insisted)], greatestJump: jump }))
-      let best = Infinity
-      for (let bits = 1; bits < 1 << stock.length; bits++) {
-        const chosen = stock.filter((_, index) => (bits >> index) & 1).sort((a, b) => b - a)
-        if (!chosen.includes(insisted)) continue
-        let [total, scratch] = [0, 30]
-        for (const [index, grain] of chosen.entries()) {
-          const step = workGrit(rung(grain), scratch, 25)
-          total += (index > 0 && chosen[index - 1]! / grain > jump + 1e-9) || !step.reaches ? Infinity : step.seconds + step.pieces * 25
-          scratch = 0.3 * grain
-        }
-        if (scratch <= 8 + 1e-9) best = Math.min(best, total)
-      }
-      expect(found?.seconds ?? Infinity).toBeCloseTo(best, 6)
+      expect(found?.seconds ?? Infinity).toBeCloseTo(bruteForce(stock, [insisted], jump), 6)
     }),
     { numRuns: 60 },
   )
@@ -69,6 +74,28 @@ it('no step of the best ladder is worth less than nothing, and no missing one wo
       expect(costOfMissing(one, best).every(({ costs }) => costs >= -1e-9)).toBe(true)
     }),
     { numRuns: 60 },
+  )
+})
+
+it('what a missing grit would add, and what a step is worth, is what trying all ladders finds, wishes kept (property)', () => {
+  fc.assert(
+    fc.property(fc.uniqueArray(fc.integer({ min: 5, max: 150 }), { minLength: 3, maxLength: 8 }), fc.nat(), (grains, keep) => {
+      const wish = grains[keep % grains.length]!
+      const one = problem(grains, { insist: [String(wish)] })
+      const [best] = bestLadders(one)
+      if (!best) return
+      const missing = new Map(costOfMissing(one, best).map(({ rung: { id }, costs }) => [Number(id), costs]))
+      for (const grain of grains.filter(each => !best.steps.some(step => step.rung.id === String(each)))) {
+        const expected = bruteForce(grains, [wish, grain]) - best.seconds
+        if (Number.isFinite(expected)) expect(missing.get(grain)).toBeCloseTo(expected, 6)
+        else expect(missing.has(grain)).toBe(false)
+      }
+      for (const { rung: { id }, costs } of worthOfSteps(one, best)) {
+        const left = grains.filter(each => String(each) !== id)
+        expect(costs).toBeCloseTo(bruteForce(left, left.includes(wish) ? [wish] : []) - best.seconds, 6)
+      }
+    }),
+    { numRuns: 40 },
   )
 })
 

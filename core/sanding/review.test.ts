@@ -112,6 +112,18 @@ it('more time at any step never leaves deeper scratches of what was before it (p
   )
 })
 
+it('scratches are left behind at the step that was cut short, whatever was in order before it', () => {
+  const short = reviewLadder([step('150'), step('240', { seconds: 1 }), step('320', { seconds: 1 })], bare)
+  expect(short.findings.filter(one => one.kind === 'left behind')).toMatchObject([{ step: 1, says: expect.stringContaining('P150') }])
+  // What a later one catches up with was not left behind.
+  expect(kinds([step('150'), step('240', { seconds: 1 }), step('320', { seconds: 900 })])).not.toContain('left behind')
+})
+it('with no step at all the marks of the tool are what is left', () => {
+  const { left, findings, usable } = reviewLadder([], bare)
+  expect(left).toMatchObject({ origin: 'the tool', depth: 30 })
+  expect([findings.map(one => one.kind), usable]).toEqual([['shows'], false])
+})
+
 describe('“not yet” gives the cheapest way on', () => {
   const [p320, p240, p150] = ['320', '240', '150'].map(mark => ({ id: mark, pass: step(mark).pass })) as [
     { id: string, pass: WrittenStep['pass'] },
@@ -126,6 +138,14 @@ describe('“not yet” gives the cheapest way on', () => {
   it('a dull piece is changed; what one grit cannot do is sent back to a coarser', () => {
     expect(waysOn(p320, 120, 10, [p240, p150], 25)[0]).toMatchObject({ how: 'fresh piece' })
     expect(waysOn({ id: '2000', pass: step('2000').pass }, 30, 60, [p240, p150], 25).every(way => way.how === 'back a grit')).toBe(true)
+  })
+  it('no way back leads over a grit that cannot do it, or whose own marks cannot be taken out after it', () => {
+    const worn = step('400', { pass: { ...step('400').pass, worn: 0.97 } })
+    const [coarse, dull] = [step('80'), worn].map(({ name, pass }) => ({ id: name, pass }))
+    const p2000 = { id: '2000', pass: step('2000').pass }
+    const back = (rung: typeof p2000) => waysOn(p2000, 30, 30, [rung], 25).filter(way => way.how === 'back a grit')
+    expect([back(coarse!), back(dull!)]).toEqual([[], []])
+    expect(back(p320)).toHaveLength(1)
   })
   it('the ways come in order, and “longer” is just the time that is missing (property)', () => {
     fc.assert(

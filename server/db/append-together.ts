@@ -37,13 +37,20 @@ export function appendTogether(place: Place, events: readonly BenchEvent[], sent
   })
 }
 
-/** The most batches in one transaction. */
-const MOST = 64
+/** The most entries in one transaction, if it is more than one batch. */
+const MOST = 2000
+
+/** Takes the first that wait, as many as go together. */
+function taken(queue: Waiting[]): Waiting[] {
+  let sum = 0
+  const end = queue.findIndex(({ events }, index) => (sum += events.length) > MOST && index > 0)
+  return queue.splice(0, end < 0 ? queue.length : end)
+}
 
 async function work(place: Place): Promise<void> {
   for (;;) {
     const queue = queues.get(place.workshop) ?? []
-    const now = queue.splice(0, MOST)
+    const now = taken(queue)
     if (!now.length) break
     await appended(place.within, now)
   }

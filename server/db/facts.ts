@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import type { Fact } from '../../core/bench'
 
 interface Row {
+  pen_id: string
   kind: string
   place: number
   about: string
@@ -11,6 +12,7 @@ interface Row {
 
 /** A fact of a pen in its place. */
 interface Placed {
+  pen_id: string
   kind: string
   place: number
   about: string
@@ -18,7 +20,7 @@ interface Placed {
   body: string
 }
 
-const keyOf = ({ kind, place }: Pick<Placed, 'kind' | 'place'>): string => `${kind} ${place}`
+const keyOf = ({ pen_id: pen, kind, place }: Pick<Placed, 'pen_id' | 'kind' | 'place'>): string => `${pen} ${kind} ${place}`
 
 /** A value as text that is the same for the same value, whatever order its fields stand in. */
 function canonical(value: unknown): string {
@@ -28,20 +30,23 @@ function canonical(value: unknown): string {
   return `{${fields.map(([name, field]) => `${JSON.stringify(name)}:${canonical(field)}`).join()}}`
 }
 
-function placed(facts: readonly Fact[]): Placed[] {
+function placed(pen: string, facts: readonly Fact[]): Placed[] {
   const counts = new Map<string, number>()
   return facts.map(({ kind, about, at, ...body }) => {
     const place = counts.get(kind) ?? 0
     counts.set(kind, place + 1)
-    return { kind, place, about, at, body: canonical(body) }
+    return { pen_id: pen, kind, place, about, at, body: canonical(body) }
   })
 }
 
-/** Keeps the facts of a pen: only what is another than before is written, and what was learnt from such is told to be old. */
-export async function writeFacts(trx: Knex, penId: string, facts: readonly Fact[]): Promise<void> {
-  const rows: Row[] = await trx('facts').where({ pen_id: penId }).select('kind', 'place', 'about', 'at', 'body')
+/** So many rows go into one statement: it takes 65,535 values at most. */
+const AT_ONCE = 5000
+
+/** Keeps the facts of some pens: only what is another than before is written, and what was learnt from such is told to be old. */
+export async function writeFacts(trx: Knex, ofPens: ReadonlyMap<string, readonly Fact[]>): Promise<void> {
+  const rows: Row[] = await trx('facts').whereIn('pen_id', [...ofPens.keys()]).select('pen_id', 'kind', 'place', 'about', 'at', 'body')
   const before = new Map(rows.map(row => [keyOf(row), { ...row, at: row.at.toISOString(), body: canonical(row.body) }]))
-  const now = placed(facts)
+  const now = [...ofPens].flatMap(([pen, facts]) => placed(pen, facts))
   const there = new Set(now.map(keyOf))
   const gone = [...before.values()].filter(row => !there.has(keyOf(row)))
   const other = now.filter((fact) => {
@@ -50,13 +55,12 @@ export async function writeFacts(trx: Knex, penId: string, facts: readonly Fact[
   })
   if (gone.length) {
     await trx('facts')
-      .where({ pen_id: penId })
-      .whereIn(['kind', 'place'], gone.map(({ kind, place }) => [kind, place]))
+      .whereIn(['pen_id', 'kind', 'place'], gone.map(({ pen_id: pen, kind, place }) => [pen, kind, place]))
       .delete()
   }
-  if (other.length) {
+  for (let from = 0; from < other.length; from += AT_ONCE) {
     await trx('facts')
-      .insert(other.map(fact => ({ ...fact, pen_id: penId })))
+      .insert(other.slice(from, from + AT_ONCE))
       .onConflict(['workshop_id', 'pen_id', 'kind', 'place'])
       .merge()
   }

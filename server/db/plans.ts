@@ -69,6 +69,16 @@ export async function plansOf(knex: Knex, penIds: readonly string[]): Promise<Ma
   }))
 }
 
+/** Which version of a plan the log of each pen is played on, as text that is another whenever the plan is. */
+export async function versionsOf(knex: Knex, penIds: readonly string[]): Promise<Map<string, string>> {
+  const rows: { pen_id: string, version: number, written: string }[] = await basesOf(knex)
+    .whereRaw('now.version = pens.plan_version')
+    .whereIn('pens.id', penIds)
+    .clearSelect()
+    .select('base.pen_id', 'base.version', knex.raw('concat(base.xmin, \' \', whole.xmin) as written')) as never
+  return new Map(rows.map(({ pen_id: pen, version, written }) => [pen, `${pen} ${version} ${written}`]))
+}
+
 /** A plan as it will be read again. */
 const stored = (plan: Plan): Plan => asPlan(JSON.parse(JSON.stringify(plan)))
 

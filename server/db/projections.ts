@@ -1,11 +1,11 @@
 import type { Knex } from 'knex'
 import type { AirReading } from '../../core/climate'
+import type { Plan } from '../../core/plan'
 import { project, PROJECTION, type BenchEvent, type Projection } from '../../core/bench'
-import { StoredError } from '../faults'
 import { airSince } from './air-log'
 import { writeFacts } from './facts'
-import { eventsOf } from './log'
-import { readBase } from './plans'
+import { logsOf } from './log'
+import { plansAtHand } from './plan-cache'
 import { withinWorkshop, type Within } from './within'
 
 interface PenRow {
@@ -20,9 +20,16 @@ interface PenRow {
   created_at: Date
 }
 
+/** A pen with what was worked out of it; undefined where that cannot be. */
+interface Found {
+  pen: PenRow
+  found: Projection | undefined
+}
+
 /**
- * Works out anew what is kept ready of some pens, in the transaction that changed them. A pen is locked first, so that of two who
- * change it the later one sees what the earlier did. A pen that cannot be worked out has a row that says so, and is told in the log.
+ * Works out anew what is kept ready of some pens, in the transaction that changed them, with as many statements for many as for one. A
+ * pen is locked first, so that of two who change it the later one sees what the earlier did. A pen that cannot be worked out has a row
+ * that says so, and is told in the log.
  */
 export async function projectPens(trx: Knex, ids: readonly string[]): Promise<void> {
   if (!ids.length) return
@@ -31,57 +38,69 @@ export async function projectPens(trx: Knex, ids: readonly string[]): Promise<vo
     .orderBy('id')
     .forUpdate()
     .select('id', 'mark', 'name', 'reason', trx.raw('to_char(due, \'YYYY-MM-DD\') as due'), 'fitting', 'material', 'method', 'created_at')
-  for (const pen of pens) {
-    const found = await workedOut(trx, pen.id)
-    await writeRow(trx, pen, found)
-    await writeFacts(trx, pen.id, found?.facts ?? [])
-  }
+  const [plans, logs] = [await plansAtHand(trx, ids), await logsOf(trx, ids)]
+  const air = await airOf(trx, [...logs.values()].flat())
+  const all = pens.map((pen): Found => ({ pen, found: workedOut(pen.id, plans.get(pen.id), logs.get(pen.id) ?? [], air) }))
+  await writeRows(trx, all)
+  await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found?.facts ?? []])))
 }
 
-async function workedOut(trx: Knex, id: string): Promise<Projection | undefined> {
+function workedOut(id: string, plan: Plan | undefined, events: readonly BenchEvent[], air: readonly AirReading[]): Projection | undefined {
+  // A plan that cannot be read was told when it was not.
+  if (!plan) return undefined
   try {
-    const [{ plan }, events] = [await readBase(trx, id), await eventsOf(trx, id)]
-    return project(plan, events, await airOf(trx, events))
+    return project(plan, events, airFrom(air, firstOf(events)))
   } catch (error) {
-    // A fault of the database is not one of the pen.
-    if (!(error instanceof StoredError) && (error as { code?: string }).code !== undefined) throw error
     console.error(`What is kept ready of pen ${id} cannot be worked out: ${(error as Error).message}`)
     return undefined
   }
 }
 
-/** The air since a pen was begun; none before its first entry. */
+/** When the first of some entries was, as its device told it, ISO 8601. */
+const firstOf = (events: readonly BenchEvent[]): string | undefined =>
+  events.reduce<string | undefined>((least, { at }) => (least === undefined || at < least ? at : least), undefined)
+
+/** The air since the first of these entries; none where there is no entry. */
 async function airOf(trx: Knex, events: readonly BenchEvent[]): Promise<AirReading[]> {
-  const first = events.reduce<string | undefined>((least, { at }) => (least === undefined || at < least ? at : least), undefined)
+  const first = firstOf(events)
   return first === undefined ? [] : airSince(trx, first)
 }
 
-async function writeRow(trx: Knex, pen: PenRow, found: Projection | undefined): Promise<void> {
-  const { mark, name, reason, created_at: createdAt } = pen
-  const { text, waits, ...shown } = found?.summary ?? { text: '', waits: [] }
-  const search = [mark, name, reason ?? '', text].join(' ').toLowerCase()
-  const last = found?.summary.lastEntryAt
-  const row = {
-    pen_id: pen.id,
-    projection: PROJECTION,
-    stage: found?.summary.stage ?? null,
-    recent: last ?? createdAt,
-    letter: mark.charAt(0),
-    number: Number(mark.slice(1)),
-    due: pen.due,
-    fitting: pen.fitting,
-    material: pen.material,
-    method: pen.method,
-    method_version: found?.summary.methodVersion ?? null,
-    open_defects: found?.summary.openDefects ?? 0,
-    waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
-    body: found ? JSON.stringify({ ...shown, waits }) : null,
-  }
-  await trx('pen_rows').insert(row).onConflict(['workshop_id', 'pen_id']).merge()
+/** Of the air of several pens what one of them saw: from the last reading before its first entry on. */
+function airFrom(air: readonly AirReading[], first: string | undefined): readonly AirReading[] {
+  if (first === undefined) return []
+  return air.slice(Math.max(0, air.findLastIndex(({ at }) => at <= first)))
+}
+
+async function writeRows(trx: Knex, all: readonly Found[]): Promise<void> {
+  const rows = all.map(({ pen, found }) => {
+    const { waits = [], text: _, ...shown } = found?.summary ?? {}
+    return {
+      pen_id: pen.id,
+      projection: PROJECTION,
+      stage: found?.summary.stage ?? null,
+      recent: found?.summary.lastEntryAt ?? pen.created_at,
+      letter: pen.mark.charAt(0),
+      number: Number(pen.mark.slice(1)),
+      due: pen.due,
+      fitting: pen.fitting,
+      material: pen.material,
+      method: pen.method,
+      method_version: found?.summary.methodVersion ?? null,
+      open_defects: found?.summary.openDefects ?? 0,
+      waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
+      body: found ? JSON.stringify({ ...shown, waits }) : null,
+    }
+  })
+  await trx('pen_rows').insert(rows).onConflict(['workshop_id', 'pen_id']).merge()
+  const texts = all.map(({ pen: { id, mark, name, reason }, found }) =>
+    [id, [mark, name, reason ?? '', found?.summary.text ?? ''].join(' ').toLowerCase()])
   await trx.raw(
-    `insert into pen_search (pen_id, search, words) values (?, ?, to_tsvector('simple', ?)) on conflict (workshop_id, pen_id)
+    `insert into pen_search (pen_id, search, words)
+     select id::uuid, search, to_tsvector('simple', search) from unnest(?::text[], ?::text[]) as texts (id, search)
+     on conflict (workshop_id, pen_id)
      do update set search = excluded.search, words = excluded.words where pen_search.search <> excluded.search`,
-    [pen.id, search, search],
+    [texts.map(([id]) => id), texts.map(([, search]) => search)] as never,
   )
 }
 

@@ -3,15 +3,13 @@ import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
 import { kept, title, workTo } from '../support/bench'
 
-/** Puts entries among those that this browser has not sent yet, as an older Oxlip left them. */
-async function leaveUnsent(page: Page, entries: { id: string }[]) {
-  // Opened before the page has made it, it would be made here without its rows.
-  const nameOf = async () => (await indexedDB.databases()).find(one => one.name?.startsWith('oxlip-outbox-'))?.name
-  await expect.poll(() => page.evaluate(nameOf)).toBeTruthy()
-  await page.evaluate(
-    async ([entries, name]) =>
+/** Puts entries among those that this browser has not sent yet, as an older Oxlip left them, which knew one workshop only. */
+const leaveUnsent = (page: Page, entries: { id: string }[]): Promise<void> =>
+  page.evaluate(
+    async entries =>
       new Promise<void>((resolve, reject) => {
-        const asked = indexedDB.open(name)
+        const asked = indexedDB.open('oxlip-outbox')
+        asked.onupgradeneeded = () => asked.result.createObjectStore('entries')
         asked.onerror = () => reject(asked.error)
         asked.onsuccess = () => {
           const work = asked.result.transaction('entries', 'readwrite')
@@ -22,9 +20,8 @@ async function leaveUnsent(page: Page, entries: { id: string }[]) {
           }
         }
       }),
-    [entries, (await page.evaluate(nameOf)) ?? ''] as const,
+    entries,
   )
-}
 
 test('an entry that the server refuses is shown with its reason: one is put right and sent, one is put aside', async ({
   page,

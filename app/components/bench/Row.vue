@@ -59,7 +59,7 @@ li + li { border-top: 1px solid var(--line); }
 kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
 .pen-row.next kbd { color: var(--on-oxlip-2); }
 .pen-row.ended { animation: ends 0.6s steps(2, jump-none) 4; }
-@keyframes ends { to { background: color-mix(in srgb, var(--wait) 40%, transparent); } }
+@keyframes ends { to { box-shadow: inset 0 0 0 5px var(--wait); } }
 .scale { width: calc(100% * var(--mm) / 143); }
 .what { display: grid; min-width: 0; }
 .what b { font-size: 1.1rem; font-weight: 700; }

@@ -50,7 +50,7 @@ function confirm() {
   if (wanted?.does === 'go') enterWorkshop(wanted.to.id)
   else void attempt(wanted?.does === 'reset' ? workshops.resetDemo : workshops.deleteDemo)
 }
-const rename = () => attempt(async () => workshops.entered && workshops.rename(workshops.entered.id, name.value))
+const rename = () => attempt(async () => workshops.entered && workshops.rename(workshops.entered.id, name.value.trim()))
 </script>
 
 <template>

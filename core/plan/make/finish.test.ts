@@ -4,6 +4,7 @@ import { inputs, methodOf, planFor, usualShelf, without } from '../../../tests/s
 import { unitWords } from '../../units'
 import { levellingWays, methodFigures } from '../judge'
 import { rankedMethods, suitability, filmPart, methodFaults } from '../../method'
+import { coatsOf as moreCoats } from './coats'
 import { layersFor } from './layers'
 import { keepsUntil } from '../../shelf'
 import { shortages, trace } from '../trace'
@@ -311,5 +312,25 @@ describe('comparing', () => {
     const lacquer = (shelf = usualShelf) => methodFigures(inputs('apple', 'click-8', { method: methodOf('sealer-lacquer-wax'), shelf }))
     expect(lacquer().cost).toBeUndefined()
     expect(lacquer(priced).cost!.value).toBeCloseTo(lacquer(priced).traced.needs.reduce((sum, need) => sum + need.volume.value, 0) * 20, 9)
+  })
+})
+
+describe('what is easily lost', () => {
+  it('coats of one product one after the other: each but the first waits for the one before', () => {
+    const [product] = coatsOf(planFor()).map(coat => coat.product)
+    const coats = moreCoats(inputs(), product!, 3, { barrels: ['only'], phase: 'coat' })
+    expect(coats.map(coat => coat.gate?.since)).toEqual([undefined, 'coat', 'coat'])
+    expect(coats.map(coat => coat.number)).toEqual([1, 2, 3])
+  })
+  it('on resin nothing soaks in, so what would be a soaking coat goes on as any other, with accelerator', () => {
+    expect(layersFor(inputs('green-resin')).layers[0]).toMatchObject({ soak: false, accelerate: true })
+    expect(layersFor(inputs('apple')).layers[0]).toMatchObject({ soak: true })
+  })
+  it('a polish right after coats waits until they may be levelled; after a levelling, and the second one, it does not', () => {
+    const gates = (plan: Plan) => plan.steps.filter(step => step.kind === 'polish').map(step => step.gate)
+    const shelf = { ...usualShelf, abrasives: usualShelf.abrasives.map(one => ({ ...one, wet: false })) }
+    const two = { ...methodOf('ca-thin-first'), polishes: 2 as const }
+    expect(gates(planFor('apple', 'click-8', { shelf, method: two }))).toEqual([{ purpose: 'level', since: 'coat' }, undefined])
+    expect(gates(planFor('apple', 'click-8', { method: two }))).toEqual([undefined, undefined])
   })
 })

@@ -1,4 +1,5 @@
 export { trace } from './course'
+export { traceOnce } from './once'
 export type { PlanTrace, StepTrace } from './plan-trace'
 export { shortages, volumeOfCoat } from './needs'
 export { endsOf, finishedAt, sizedBarrel, stations, type SizedBarrel, type SizedEnd } from './size'
