@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import type { NewPen } from '../../schemas'
 import { copyPens } from '../../tests/database/many'
+import { freshDatabase } from '../../tests/database/fresh'
 import { onDatabase } from '../../tests/database/suite'
 import { appendEvents } from './append'
+import { connect } from './connection'
 import { setUpDemo } from './demo'
 import { eventsOf } from './log'
 import { migrate, NewerDatabaseError, unmigrate } from './migrate'
@@ -117,6 +119,28 @@ it('they run once when several servers start at the same time', async () => {
   await unmigrate(owner)
   await Promise.all([migrate(owner), migrate(owner), migrate(owner)])
   expect(await owner('knex_migrations').pluck('name')).toEqual([...migrationNames])
+})
+
+it('a user who may not make roles is told what to do; one who may needs no other rights', async () => {
+  const base = await freshDatabase()
+  const name = `plain_${randomUUID().slice(0, 8)}`
+  await base.knex.raw('create role ?? login password \'plain\'', [name])
+  await base.knex.raw('alter database ?? owner to ??', [new URL(base.url).pathname.slice(1), name])
+  await base.knex.raw('alter schema public owner to ??', [name])
+  const owner = connect(base.url.replace(/\/\/[^@]+@/, `//${name}:plain@`))
+  const told = jest.spyOn(console, 'log').mockImplementation(() => {})
+  await expect(migrate(owner)).rejects.toThrow(`its user may not make roles. Let it do so this once: alter role "${name}" createrole`)
+  told.mockRestore()
+  await base.knex.raw('alter role ?? createrole', [name])
+  await migrate(owner)
+  const { id } = await setUpDemo(owner, NOW)
+  const walled = connect(base.url.replace(/\/\/[^@]+@/, `//${name}:plain@`), { walled: true, workshop: id })
+  expect(await walled('pens')).toHaveLength(14)
+  await Promise.all([owner.destroy(), walled.destroy()])
+  await base.knex.raw('reassign owned by ?? to current_user', [name])
+  await base.knex.raw('drop owned by ??', [name])
+  await base.knex.raw('drop role ??', [name])
+  await base.drop()
 })
 
 it('they go on after a migrator that was killed left its lock', async () => {

@@ -227,20 +227,28 @@ async function numberByWorkshop(knex: Knex): Promise<void> {
     end $$`)
 }
 
+/** The role that works behind the wall: one for all databases of a server, which each user that owns one may take on. */
+async function walledRole(knex: Knex): Promise<void> {
+  const found: { rows: { user: string, may: boolean, there: boolean, member: boolean }[] } = await knex.raw(`
+    select current_user as user, rolsuper or rolcreaterole as may,
+      exists (select from pg_roles where rolname = 'oxlip_walled') as there,
+      coalesce((select pg_has_role(oid, 'member') from pg_roles where rolname = 'oxlip_walled'), false) as member
+    from pg_roles where rolname = current_user`)
+  const [{ user, may, there, member } = { user: '', may: false, there: false, member: false }] = found.rows
+  if (there && member) return
+  if (!may) throw new Error(`its user may not make roles. Let it do so this once: alter role "${user}" createrole`)
+  // Another database of this server may make it at the same moment.
+  await knex.raw(`
+    do $$ begin
+      create role oxlip_walled nologin;
+    exception when duplicate_object or unique_violation then null;
+    end $$`)
+  await knex.raw('grant oxlip_walled to ??', [user])
+}
+
 /** Nobody who is behind the wall sees or writes rows of another workshop than the one entered. */
 async function wall(knex: Knex): Promise<void> {
-  await knex.raw(`
-    do $$ begin
-      if not exists (select from pg_roles where rolname = 'oxlip_walled') then create role oxlip_walled nologin; end if;
-    exception
-      when duplicate_object or unique_violation then null;
-      when insufficient_privilege then
-        raise exception 'its user may not make roles. Let it do so once: alter role % createrole', current_user;
-    end $$`)
-  await knex.raw(`
-    do $$ begin
-      if not pg_has_role(current_user, 'oxlip_walled', 'member') then execute format('grant oxlip_walled to %I', current_user); end if;
-    end $$`)
+  await walledRole(knex)
   for (const table of Object.keys(ALL)) {
     await knex.raw(`grant select, insert, update, delete on ${table} to oxlip_walled`)
     await knex.raw(`alter table ${table} enable row level security`)
