@@ -69,10 +69,10 @@ export async function growthBench(): Promise<void> {
       const bytes = await owner.raw('select pg_database_size(current_database()) as size')
       say(`${there} pens: ${(Number(bytes.rows[0].size) / there / 1000).toFixed(1)} kB of the database a pen`)
       for (const [name, path] of ROUTES) {
-        const address = stand.address + path.replace(':id', from)
+        const address = `${stand.address}${path.replace(':id', from)}${path.includes('?') ? '&' : '?'}workshop=${opens}`
         found.set(name, [...(found.get(name) ?? []), await ask(stand.pid(), () => fetch(address))])
       }
-      const entry = () => fetch(`${stand.address}/api/events`, {
+      const entry = () => fetch(`${stand.address}/api/events?workshop=${opens}`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({

@@ -12,6 +12,7 @@ import { methodHistory } from './methods'
 import { createPen, readPen } from './pens'
 import { plansOf, readPlan } from './plans'
 import { inWork, nextDue, pagePens } from './rows'
+import { opening } from './workshops'
 
 const database = onDatabase()
 let knex: Knex
@@ -171,6 +172,11 @@ describe('nothing grows with the pens there are', () => {
       // An index may be walked a row further or two than the page is long.
       expect([name, now.rows <= before.rows + 12]).toEqual([name, true])
     }
+    // Whether another workshop has any pen is asked without going through all that this one has.
+    const owner = database.owner()
+    await owner('workshops').insert({ id: crypto.randomUUID(), name: 'Empty', kind: 'own' })
+    const asked = await readOf(owner, () => opening(owner))
+    expect([asked.scans, asked.statements, asked.rows < 5]).toEqual([[], 1, true])
   })
 })
 

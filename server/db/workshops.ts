@@ -15,8 +15,10 @@ export async function listWorkshops(owner: Knex): Promise<WorkshopList> {
 
 /** The workshop that opens by itself: a turner’s own once it has a pen, the demo before that. @throws NotFoundError when there is none */
 export async function opening(owner: Knex): Promise<string> {
+  // In the order of its key, so that the first is found by it, or that there is none: not by going through all that others have.
+  const first = '(select id from pens where workshop_id = workshops.id order by id limit 1)'
   const found: { id: string } | undefined = await owner('workshops')
-    .orderByRaw('(kind = \'own\' and exists (select from pens where workshop_id = workshops.id)) desc, kind = \'demo\' desc, created_at')
+    .orderByRaw(`(kind = 'own' and ${first} is not null) desc, kind = 'demo' desc, created_at`)
     .first('id')
   if (!found) throw new NotFoundError('There is no workshop.')
   return found.id
