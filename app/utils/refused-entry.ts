@@ -25,8 +25,12 @@ export const entryWords = ({ kind }: Pick<BenchEvent, 'kind'>): string => KINDS[
 type Values = Record<string, unknown>
 const isValues = (value: unknown): value is Values => typeof value === 'object' && value !== null && !Array.isArray(value)
 
+/** Ids that nobody types. */
+const IDS = ['id', 'pen']
+
 /** What stands in a field of an entry, `payload.diameter`; undefined where it is not a figure or a text that somebody could put right. */
 export function fieldOf(event: BenchEvent, field: string): string | number | undefined {
+  if (IDS.includes(field)) return undefined
   const found = field.split('.').reduce<unknown>((value, part) => (isValues(value) ? value[part] : undefined), event)
   return typeof found === 'string' || typeof found === 'number' ? found : undefined
 }

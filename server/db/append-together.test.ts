@@ -48,7 +48,7 @@ it('what one may not append harms no other, and none of it is kept', async () =>
   const sent = [[look()], stray, [look()], [look()]].map(batch => appendTogether(place, batch))
   const answers = await Promise.allSettled(sent)
   expect(answers.map(one => one.status)).toEqual(['fulfilled', 'rejected', 'fulfilled', 'fulfilled'])
-  expect(answers[1]).toMatchObject({ reason: { fields: { 'events[1].pen': 'There is no such pen.' } } })
+  expect(answers[1]).toMatchObject({ reason: { fields: { 'events[1].pen': 'There is no such pen in this workshop.' } } })
   expect(await eventsOf(knex, pen)).toHaveLength(3)
 })
 

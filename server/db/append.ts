@@ -57,7 +57,7 @@ async function refuseStray(trx: Knex, batches: readonly Batch[]): Promise<void> 
   const known = new Set<string>(await trx('pens').whereIn('id', pens).pluck('id'))
   for (const { events } of batches) {
     const stray = events.findIndex(event => !known.has(event.pen))
-    if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen.' })
+    if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen in this workshop.' })
   }
 }
 

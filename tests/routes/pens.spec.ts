@@ -81,7 +81,7 @@ test('a batch with one wrong event keeps none of it', async ({ request, pen }) =
   const made = await pen()
   const stray = await send(request, [done(made.id, 'cut'), done(randomUUID(), 'cut')])
   expect(stray.status()).toBe(422)
-  expect((await stray.json()).fields).toEqual({ 'events[1].pen': 'There is no such pen.' })
+  expect((await stray.json()).fields).toEqual({ 'events[1].pen': 'There is no such pen in this workshop.' })
   const wrong = await send(request, [done(made.id, 'cut'), { ...done(made.id, 'drill'), payload: { step: 'drill', extra: true } }])
   expect(wrong.status()).toBe(422)
   expect((await wrong.json()).fields['events[1].payload']).toMatch(/not known: extra/)
