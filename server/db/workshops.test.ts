@@ -178,6 +178,10 @@ describe('the demo', () => {
     expect(states.filter(state => !state.begun).length).toBeGreaterThan(3)
     expect(states.some(state => state.coats.on > 0 && state.coats.on < state.coats.planned)).toBe(true)
     expect(states.flatMap(state => state.log).every(entry => entry.event.at < NOW.toISOString())).toBe(true)
+    // Made in one go, they still stand in the order in which they were made.
+    expect((await listBlanks(theirs)).map(one => one.name).slice(0, 3)).toEqual([
+      'Hawthorn from the hedge', 'Pear by the well', 'Windfall burr in green resin',
+    ])
     const { workshops, opens } = await listWorkshops(database.owner())
     expect(workshops.map(one => [one.kind, one.name])).toEqual([['own', 'My workshop'], ['demo', 'Harrow Lane']])
     // It opens until the turner's own has a pen.

@@ -65,6 +65,9 @@ const INDEXES: Record<string, [table: string, columns: string]> = {
   pen_rows_waits: ['pen_rows', 'waits_until'],
 }
 
+/** What is listed in the order in which it was made. */
+const IN_ORDER = ['pens', 'blanks']
+
 /** What defects are asked by. The indexes of text stay as they are: a text tells pens apart better than a workshop does. */
 const ASKED = ['status', 'judged']
 
@@ -103,7 +106,7 @@ export async function up(knex: Knex): Promise<void> {
   await otherIndexes(knex)
   await numberByWorkshop(knex)
   // Of several that are started in one transaction, too, one is the last.
-  await knex.raw('alter table pens alter column created_at set default clock_timestamp()')
+  for (const table of IN_ORDER) await knex.raw(`alter table ${table} alter column created_at set default clock_timestamp()`)
   await wall(knex)
 }
 
@@ -292,7 +295,7 @@ export async function down(knex: Knex): Promise<void> {
   await knex.raw('create index pen_rows_open on pen_rows (recent, pen_id) where open_defects > 0')
   for (const field of ASKED)
     await knex.raw(`create index facts_${field} on facts ((body #>> '{defect,${field}}'), at, pen_id, place) where kind = 'defect'`)
-  await knex.raw('alter table pens alter column created_at set default now()')
+  for (const table of IN_ORDER) await knex.raw(`alter table ${table} alter column created_at set default now()`)
   for (const table of ['installation', 'workshops']) await knex.schema.dropTable(table)
   await knex.raw('drop function current_workshop()')
 }
