@@ -15,7 +15,7 @@ export const common = {
 
 export default {
   projects: [
-    { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,devices,app,tests/rules}/**/*.test.ts'] },
+    { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,devices,app,tests/{rules,browser}}/**/*.test.ts'] },
     {
       ...common,
       displayName: 'database',

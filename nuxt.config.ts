@@ -1,6 +1,25 @@
+import { createHash } from 'node:crypto'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url))
+
+/** Files of the program that a browser has no use for without the server: those made smaller beforehand, and the worker itself. */
+const isLeftOut = (file: string): boolean => /\.(br|gz|map)$|^\/(sw|program)\.js$|^\/_nuxt\/builds\//.test(file)
+
+/** Writes down which files the program has, for the service worker that keeps them, and which build that is. */
+function tellProgram(folder: string): void {
+  const files = readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter(one => one.isFile())
+    .map(one => join(one.parentPath, one.name).slice(folder.length))
+    .filter(file => !isLeftOut(file))
+    .sort()
+  const hash = createHash('sha256')
+  for (const file of files) hash.update(`${file}\0`).update(readFileSync(folder + file))
+  const build = hash.digest('hex').slice(0, 16)
+  writeFileSync(join(folder, 'program.js'), `self.PROGRAM = ${JSON.stringify({ build, files: ['/', ...files] })}\n`)
+}
 
 export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@nuxt/eslint', '@pinia/nuxt', '@vueuse/nuxt'],
@@ -35,8 +54,13 @@ export default defineNuxtConfig({
     '#contract': here('./contract'),
     '#devices': here('./devices'),
   },
+  // Nothing is fetched that nobody asked for.
+  experimental: { defaults: { nuxtLink: { prefetch: false } } },
   compatibilityDate: '2026-11-01',
-  nitro: { typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } } },
+  nitro: {
+    typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },
+    compressPublicAssets: { gzip: true, brotli: true },
+  },
   vite: {
     worker: { format: 'es' },
     // A face written into the style sheet would be refused by the content policy.
@@ -45,6 +69,15 @@ export default defineNuxtConfig({
   },
   typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },
   telemetry: false,
+  hooks: {
+    'nitro:build:public-assets': ({ options }) => tellProgram(options.output.publicDir),
+    // Nor is a chunk of a page that is not open.
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) Object.assign(file, { prefetch: false, dynamicImports: [] })
+      // The faces of the first picture come with it, so that no heading changes its face.
+      for (const file of Object.values(manifest)) if (/(grotesque|next|mono)-latin-wght/.test(file.file)) file.preload = true
+    },
+  },
   eslint: { config: { stylistic: { braceStyle: '1tbs' } } },
   icon: {
     fallbackToApi: false,

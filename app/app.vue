@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Refused } from '~/utils/refusal'
+import { useEventListener } from '@vueuse/core'
 
 const workshop = useWorkshop()
 const stock = useStock()
@@ -9,6 +9,12 @@ const outbox = useOutbox()
 const live = useLive()
 const photos = usePhotos()
 const { dark } = useTheme()
+/** What shows short notices is fetched with the first of them, not before the first picture. */
+const { toasts } = useToast()
+const toasted = ref(false)
+watch(() => toasts.value.length, () => {
+  toasted.value = true
+}, { once: true })
 useHead({ htmlAttrs: { class: () => (dark.value ? 'dark' : '') } })
 
 const route = useRoute()
@@ -16,41 +22,34 @@ const pen = usePen()
 /** A pen that stands on the screen is worked on, whatever else did not come: an evening does not end with the network. */
 const stands = computed(() => pen.pen !== undefined && pen.pen.id === route.params.id)
 
-const failed = ref<Refused>()
-async function begin() {
-  try {
-    // First the numbers that changes are followed from, so that none falls between.
-    await live.meet()
-    await Promise.all([workshop.load(), stock.load(), methods.load(), workshops.load()])
-    failed.value = undefined
-  } catch (error) {
-    failed.value = refused(error)
-  }
-}
-watch(
-  () => live.connected,
-  (is) => {
-    if (is && failed.value) void begin()
-  },
-)
+const { failed, loaded, again: begin } = useInsist(async () => {
+  // First the numbers that changes are followed from, so that none falls between.
+  const followed = live.meet().then(() => Promise.all([workshop.load(), stock.load(), methods.load()]))
+  await Promise.all([workshops.load(), followed])
+})
+// A part of the program that is not there any more, since a newer one came while this page was open: it begins anew; entries are kept.
+useEventListener(window, 'vite:preloadError', () => reloadNuxtApp())
+// Every page opens without a network, once one was opened with one.
+watch(loaded, () => {
+  if (!import.meta.dev) void keepProgram()
+}, { once: true })
 onMounted(() => {
   void begin()
   void outbox.open()
   live.open()
   void photos.open()
-  // The bench opens without a network too, once it was opened with one.
-  if (!import.meta.dev && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js').catch(() => undefined)
 })
 </script>
 
 <template>
-  <UApp :toaster="{ position: 'bottom-right' }">
+  <div>
     <a class="skip" href="#main">To the content</a>
     <NuxtLayout>
-      <ShellTrouble v-if="failed && !stands" :refused="failed" @again="begin" />
+      <ShellTrouble v-if="failed && !loaded && !stands" :refused="failed" @again="begin" />
       <NuxtPage v-else />
     </NuxtLayout>
-  </UApp>
+    <LazyUToaster v-if="toasted" position="bottom-right" />
+  </div>
 </template>
 
 <style scoped>

@@ -3,11 +3,13 @@ import type { NuxtError } from '#app'
 
 /** What stands there when a page does not exist or broke. */
 const props = defineProps<{ error: NuxtError }>()
+// The page that would ask for the workshops is not there: nothing is waited for.
+useWorkshops().known = true
 const missing = computed(() => props.error.statusCode === 404)
 </script>
 
 <template>
-  <UApp>
+  <div>
     <NuxtLayout>
       <h1>{{ missing ? 'There is no such page' : 'This page broke' }}</h1>
       <p class="quiet">
@@ -15,7 +17,7 @@ const missing = computed(() => props.error.statusCode === 404)
       </p>
       <p><a class="key next" href="/">To the bench</a></p>
     </NuxtLayout>
-  </UApp>
+  </div>
 </template>
 
 <style scoped>

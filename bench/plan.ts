@@ -41,8 +41,10 @@ export function planBench(): void {
     depth: 10 + (index % 15),
     capacity: 37,
     tau: 15,
-    seconds: 3 + (index % 20),
-    gone: index % 3 > 0,
+    notYet: index % 3 ? [] : [25 + (index % 7)],
+    gone: 30 + (index % 20),
+    before: 1,
+    each: 1,
   }))
   measure('own rates from a hundred looks', () => learnSanding(looks), 60)
   const medium = { kind: 'wood', hardness: { label: 'hardness', value: 5000, unit: 'N', origin: 'default' } } as const

@@ -1,6 +1,6 @@
 import type { Fitting } from '../core/barrel'
 import type { DefectState } from '../core/bench'
-import type { DefectKind, RepairWay } from '../core/defects'
+import type { DefectKind, RepairWay, UsualEvidence } from '../core/defects'
 import type { StepKind } from '../core/plan'
 import type { Pen } from './pen'
 
@@ -22,6 +22,8 @@ export interface DefectHistory {
   causes: Partial<Record<DefectKind, Record<string, number>>>
   /** How each way to mend went, by kind of defect. */
   ways: { kind: DefectKind, way: RepairWay, worked: number, failed: number }[]
+  /** How often each piece of evidence holds for pens of this shop, whether there was a defect or not. */
+  usual: UsualEvidence
 }
 
 /** One page of the defects over all pens, the latest first. */

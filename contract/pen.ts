@@ -1,4 +1,5 @@
 import type { BenchEvent, PenSummary } from '../core/bench'
+import type { AirReading } from '../core/climate'
 import type { Plan, Sizing } from '../core/plan'
 import type { NewPen } from '../schemas'
 
@@ -48,12 +49,14 @@ export type StoredEvent = BenchEvent & {
 export interface WholePen {
   /** Its row. */
   pen: Pen
-  /** The plan its log is played on. */
-  plan: Plan
+  /** The plan its log is played on; null when it cannot be read. */
+  plan: Plan | null
   /** Its log, in the order it came in. */
   events: StoredEvent[]
   /** When steps of other pens were entered meanwhile, ISO 8601, in their order. */
   elsewhere: string[]
+  /** The air over the time of its log, in the order of time. */
+  air: AirReading[]
 }
 
 /** Every pen in work with all that its screen is worked out from, and up to where that is whole. */
@@ -63,7 +66,7 @@ export interface WholeBench {
   /** The number of the last change of anything else that is in them. */
   changed: number
   /** The pens in work. */
-  pens: Omit<WholePen, 'elsewhere'>[]
+  pens: Omit<WholePen, 'elsewhere' | 'air'>[]
 }
 
 /** A pen as lists show it. */

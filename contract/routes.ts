@@ -7,6 +7,7 @@ import type {
   BlankInput,
   BottleChange,
   DefectQuery,
+  MarkQuery,
   MethodInput,
   NewPen,
   OwnAbrasive,
@@ -65,8 +66,9 @@ export interface Routes {
   'PATCH /api/methods/:id': { body: { gone: boolean }, answer: Nothing }
   'GET /api/pens': { query: PenQuery, answer: PenPage }
   'GET /api/pens/due': { answer: { due: DueDay | null } }
-  'GET /api/pens/mark': { answer: { free: string } }
+  'GET /api/pens/mark': { query: MarkQuery, answer: { free: string, all: string[] } }
   'POST /api/pens': { body: NewPen, answer: Pen }
+  'POST /api/pens/several': { body: { pens: readonly NewPen[] }, answer: Pen[] }
   'GET /api/pens/:id': { answer: WholePen }
   'PATCH /api/pens/:id': { body: PenChange, answer: Pen }
   'POST /api/pens/:id/plan': { body: { version: number }, answer: Pen }

@@ -1,4 +1,4 @@
-import type { Fitting } from '../core/barrel'
+import type { Fitting, OwnPress } from '../core/barrel'
 import type { MoistureReading } from '../core/climate'
 import type { Method } from '../core/method'
 import type { Taught } from '../core/plan'
@@ -56,4 +56,7 @@ export interface MethodVersion {
 }
 
 /** What the log of all pens tells about this workshop. */
-export type WorkshopLearnt = Taught
+export type WorkshopLearnt = Taught & {
+  /** How far short of their rings mechanisms stop, by the ids of their fittings. */
+  presses?: Readonly<Record<string, OwnPress>>
+}

@@ -178,7 +178,7 @@ export const causes: readonly Cause[] = [
       id: 'slow strokes',
       says: 'Slow strokes while it was setting',
       prior: 28,
-      speaks: { 'slow strokes': 0.9, 'accelerated': 0.5 },
+      speaks: { 'slow strokes': 0.9, 'accelerated': 0.8 },
       avoid: 'Quick, once over, from the middle out.',
     },
     { id: 'medium', says: 'Medium CA lays ridges', prior: 24, speaks: { 'medium CA': 0.95 }, avoid: 'Thin coats last, or thin only.' },
@@ -345,7 +345,14 @@ export const causes: readonly Cause[] = [
     },
   ]),
   ...of('soft film', [
-    { id: 'cold', says: 'Too cold to set', prior: 30, speaks: { 'cold air': 0.9 }, avoid: 'Warm the shop, the work and the bottle.' },
+    { id: 'cold', says: 'Too cold to set', prior: 27, speaks: { 'cold air': 0.9 }, avoid: 'Warm the shop, the work and the bottle.' },
+    {
+      id: 'dry air',
+      says: 'Too dry: CA cures by moisture',
+      prior: 12,
+      speaks: { 'dry air': 0.9 },
+      avoid: 'Longer waits in dry air, or a little damp in it.',
+    },
     {
       id: 'thick',
       says: 'Coats too thick, or too soon after another',

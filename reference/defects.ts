@@ -181,7 +181,7 @@ export const defects: readonly DefectEntry[] = [
     kind: 'mechanism',
     name: 'Refill too short or too far',
     shows: 'The point stays in, or will not go back',
-    stages: ['together'],
+    stages: ['ends', 'together'],
     usual: 1,
     allRound: true,
     mend: 'Press a little; too far: drive it out, seldom works.',

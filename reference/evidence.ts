@@ -18,9 +18,11 @@ export const evidence: readonly Evidence[] = [
   { id: 'damp air', base: 0.2 },
   { id: 'near dew point', base: 0.1 },
   { id: 'cold air', base: 0.12 },
+  { id: 'dry air', base: 0.15 },
   { id: 'thick coats', base: 0.15, ask: 'Did a coat stand thick, or run?' },
   { id: 'medium CA', base: 0.4 },
-  { id: 'accelerated', base: 0.4 },
+  // Nearly every coat is, so that it says little.
+  { id: 'accelerated', base: 0.75 },
   { id: 'towel', base: 0.4 },
   { id: 'thin film', base: 0.15 },
   { id: 'coats left out', base: 0.08 },

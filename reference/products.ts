@@ -11,8 +11,12 @@ const MINUTE = 60
 const HOUR = 3600
 const DAY = 24 * HOUR
 
-/** A film of so many µm and so much unevenness a coat, from so many parts solids. */
-const builds = (build: number, unevenness: number, solids: number) => ({ film: { build, unevenness, solids, source: film } })
+/**
+ * A film of so many µm and so much unevenness a coat, from so many parts solids; `later` is the part that a coat over another one of its
+ * kind adds, where it dissolves that one again.
+ */
+const builds = (build: number, unevenness: number, solids: number, later?: number) =>
+  ({ film: { build, unevenness, solids, ...(later === undefined ? {} : { later }), source: film } })
 /** How long an opened bottle keeps, days: CA lasts months at best [trade], the rest recalled. */
 const keeps = (days: number) => ({
   keeps: { days, source: { mark: 'trade' as const, note: 'months at best once opened; cold and dry longer' } },
@@ -50,10 +54,10 @@ export const products: readonly Product[] = [
     'medium CA',
     'moisture',
     ca(wait(3 * MINUTE, 22), wait(30 * MINUTE, 5 * MINUTE), tubeWaits(30 * MINUTE, 5 * MINUTE)),
-    { ...builds(25, 14, 0.95), ...keeps(150) },
+    { ...builds(25, 22, 0.95), ...keeps(150) },
   ),
   finish('thick-ca', 'Thick CA', 'thick CA', 'moisture', ca(wait(6 * MINUTE, 40), wait(HOUR, 10 * MINUTE), tubeWaits(HOUR, 10 * MINUTE)), {
-    ...builds(45, 25, 0.95),
+    ...builds(45, 35, 0.95),
     ...keeps(150),
   }),
   { id: 'accelerator', name: 'Accelerator', role: 'accelerator', source: trade },
@@ -75,7 +79,7 @@ export const products: readonly Product[] = [
     'friction polish',
     'solvent',
     { 'next coat': wait(6), 'assemble': wait(10 * MINUTE), 'hand over': wait(2 * DAY) },
-    { ...builds(2, 0.5, 0.2), ...keeps(365) },
+    { ...builds(1, 0.5, 0.2, 0.5), ...keeps(365) },
   ),
   finish(
     'carnauba-wax',
@@ -110,11 +114,11 @@ export const products: readonly Product[] = [
     'wipe-on',
     'Wipe-on oil and varnish blend',
     'wipe-on finish',
-    'solvent',
+    'oil',
     { 'next coat': within(4 * HOUR, DAY), 'level': wait(2 * DAY), 'assemble': wait(2 * DAY), 'hand over': wait(7 * DAY) },
     builds(9, 3, 0.4),
   ),
-  finish('finishing-oil', 'Finishing oil', 'finishing oil', 'solvent', {
+  finish('finishing-oil', 'Finishing oil', 'finishing oil', 'oil', {
     'wipe off': within(10 * MINUTE, 25 * MINUTE),
     'next coat': wait(12 * HOUR),
     'assemble': wait(DAY),

@@ -1,7 +1,7 @@
 import { array, boolean, number, string, type InferType } from 'yup'
 import { materialClasses } from '../core/shelf'
 import { materials } from '../reference'
-import { exact, line, moment, uuid, word } from './common'
+import { exact, judged, line, moment, uuid, version, word } from './common'
 
 const side = (most: number) =>
   number()
@@ -41,17 +41,17 @@ export const blankSchema = exact({
   count: number().integer().min(0).max(10_000).required(),
   damp: boolean().required(),
   photo: uuid().nullable().defined(),
-  version: number().integer().min(1),
+  version: version(),
 })
 export type BlankInput = InferType<typeof blankSchema>
 
 /** One weighing (g) or meter reading (%) of a blank, its id made where it happened. */
-export const readingSchema = exact({
+export const readingSchema = judged(exact({
   id: uuid().required(),
   at: moment().required(),
   grams: number().moreThan(0, 'Should be above 0 g.').max(20_000, 'Should be 20 kg or less.'),
   percent: number().min(0, 'Should lie between 0 and 150 %.').max(150, 'Should lie between 0 and 150 %.'),
-}).test('one', 'Give either a weight or a meter reading.', value => (value?.grams === undefined) !== (value?.percent === undefined))
+}), value => (value.grams === undefined) !== (value.percent === undefined), 'Give either a weight or a meter reading.')
 export type ReadingInput = InferType<typeof readingSchema>
 
 /** How many bits of a diameter (mm) there are; none keeps its place, so that it can be missed. */

@@ -1,4 +1,4 @@
-import { mixed, object, setLocale, string, type ObjectShape } from 'yup'
+import { mixed, number, object, setLocale, string, type AnyObject, type ObjectSchema, type ObjectShape, type ValidationError } from 'yup'
 import { messages } from './messages'
 
 // Here and not in a module imported for its effect alone, which the server's bundler would drop.
@@ -9,6 +9,22 @@ export const exact = <S extends ObjectShape>(shape: S) => object(shape).noUnknow
 
 /** The same, but it may be absent. */
 export const perhaps = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict().default(undefined)
+
+/**
+ * An object judged as a whole, once each of its fields is what it should be: `judge` answers whether it is sound, or what is wrong at its
+ * fields.
+ */
+export const judged = <T extends object>(
+  schema: ObjectSchema<T, AnyObject>, judge: (value: T) => boolean | ValidationError, says = '',
+): ObjectSchema<T, AnyObject> =>
+  schema.test('whole', says, (value: unknown) => !value || !schema.isValidSync(value) || judge(value as T))
+
+/** The value of a table under a word that came in; undefined for words that only its prototype knows. */
+export const under = <T>(table: Record<string, T>, name: unknown): T | undefined =>
+  typeof name === 'string' && Object.hasOwn(table, name) ? table[name] : undefined
+
+/** The number of a version, as the database counts. */
+export const version = () => number().integer().min(1).max(2_147_483_647)
 
 /** An id in its one spelling, lower case, so that ids compare as text. */
 export const uuid = () => string().matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'Should be an id (UUID in lower case).')

@@ -1,6 +1,6 @@
 import { array, number, ValidationError, type InferType } from 'yup'
 import { fittingFaults } from '../core/barrel'
-import { exact, line, perhaps, word } from './common'
+import { exact, judged, line, perhaps, version, word } from './common'
 
 /** A length that somebody typed; how large it may be is judged with the rest of the fitting. */
 const millimetres = () => number().typeError('Should be a length.').required()
@@ -29,16 +29,15 @@ const rightIds = (barrels: readonly { id: string }[]): boolean => ['only', 'lowe
  * A fitting as it is kept on the shelf: its sizes, how many sets are there, and whether its bushings are. What no lathe could make is
  * told at its field.
  */
-export const shelfFittingSchema = exact({
+export const shelfFittingSchema = judged(exact({
   ...body,
   sets: number().integer().min(0).max(10_000).required(),
   bushings: word('there', 'missing', 'not known').required(),
-  version: number().integer().min(1),
-}).test('possible', '', (value) => {
-  if (!value?.barrels?.length || !rightIds(value.barrels as { id: string }[])) {
-    return !value?.barrels ? true : new ValidationError('One barrel is called only; two are lower and upper, tip first.', value, 'barrels')
-  }
-  const faults = fittingFaults(value as Parameters<typeof fittingFaults>[0])
+  version: version(),
+}), (value) => {
+  if (!rightIds(value.barrels))
+    return new ValidationError('One barrel is called only; two are lower and upper, tip first.', value, 'barrels')
+  const faults = fittingFaults(value)
   return faults.length ? new ValidationError(faults.map(fault => new ValidationError(fault.says, value, fault.field))) : true
 })
 export type ShelfFittingInput = InferType<typeof shelfFittingSchema>

@@ -5,11 +5,15 @@ export { shelfFittingSchema, type ShelfFittingInput } from './fitting'
 export { awaySchema, methodChangeSchema, methodCopySchema, methodSchema, type MethodInput } from './method'
 export {
   defectQuerySchema,
+  markQuerySchema,
+  MOST_AT_ONCE,
   newPenSchema,
+  newPensSchema,
   penChangeSchema,
   penQuerySchema,
   replanSchema,
   type DefectQuery,
+  type MarkQuery,
   type NewPen,
   type PenChange,
   type PenQuery,

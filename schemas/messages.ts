@@ -7,8 +7,12 @@ export const messages: LocaleObject = {
     notType: ({ type }) => `Should be ${type === 'array' ? 'a list' : `a ${type}`}.`,
     oneOf: 'Choose one of: ${values}.',
   },
-  string: { min: 'Needs at least ${min} characters.', max: 'Use at most ${max} characters.', uuid: 'Should be an id (UUID).' },
+  string: {
+    min: ({ min }) => (min === 1 ? 'Is empty: write something.' : `Is too short: write ${min} letters or more.`),
+    max: 'Is too long: ${max} letters are the most.',
+    uuid: 'Should be an id (UUID).',
+  },
   number: { min: 'Should be ${min} or more.', max: 'Should be ${max} or less.', integer: 'Should be a whole number.' },
-  array: { min: 'Needs at least ${min}.', max: 'Takes at most ${max} at once.' },
+  array: { min: 'Should have ${min} or more.', max: 'Is too many: ${max} at once are the most.' },
   object: { noUnknown: 'Has fields that are not known: ${unknown}. Leave them out.' },
 }

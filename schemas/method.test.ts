@@ -10,7 +10,7 @@ it('takes every method of the reference data', () => {
 })
 
 it.each([
-  ['name', { name: '' }, /missing|at least/],
+  ['name', { name: '' }, /missing|empty|too short/],
   ['levelling', { levelling: 1 }, /between 2 and 6/],
   ['levelling', { levelling: 'often' }, /Choose one of|one of/],
   ['sheen', { sheen: 'bright' }, /Choose one of/],

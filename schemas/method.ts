@@ -2,7 +2,7 @@ import { array, boolean, lazy, mixed, number, ValidationError } from 'yup'
 import { finishFamilies, methodFaults, sheens, type Method } from '../core/method'
 import { applicators } from '../core/film'
 import { coatRoles } from '../core/shelf'
-import { exact, line, perhaps, word } from './common'
+import { exact, judged, line, perhaps, version, word } from './common'
 
 const coats = () => number().integer().min(1, 'Should lie between 1 and 30.').max(30, 'Should lie between 1 and 30.').required()
 const range = exact({ least: coats(), most: coats() })
@@ -23,6 +23,7 @@ const layer = exact({
 export const methodSettings = {
   family: word(...finishFamilies).required(),
   name: line(60).trim().min(1).required(),
+  wood: perhaps({ harden: boolean().required(), burnish: boolean().required() }),
   layers: array(layer).max(6).required(),
   levelling: lazy((value: unknown) =>
     typeof value === 'number'
@@ -36,18 +37,17 @@ export const methodSettings = {
 }
 
 /** What no bench could do, at its field. */
-function possible(value: unknown): true | ValidationError {
-  const method = value as Method | undefined
-  const faults = method?.layers && method.family ? methodFaults(method) : []
+function possible(value: object): true | ValidationError {
+  const faults = methodFaults(value as Method)
   return faults.length ? new ValidationError(faults.map(fault => new ValidationError(fault.says, value, fault.field))) : true
 }
 
 /** A method as it is kept by its turner. */
-export const methodSchema = exact(methodSettings).test('possible', '', possible)
+export const methodSchema = judged(exact(methodSettings), possible)
 export type MethodInput = Omit<Method, 'id' | 'version' | 'source'>
 
 /** A change of a method: the version that was seen, and its settings as they are to be. */
-export const methodChangeSchema = exact({ version: number().integer().min(1).required(), ...methodSettings }).test('possible', '', possible)
+export const methodChangeSchema = judged(exact({ version: version().required(), ...methodSettings }), possible)
 
 /** A copy of a method under a name of its own. */
 export const methodCopySchema = exact({ of: line(60).min(1).required(), name: line(60).trim().min(1).required() })

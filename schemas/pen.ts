@@ -1,8 +1,8 @@
-import { array, boolean, lazy, mixed, number, type InferType } from 'yup'
+import { array, boolean, lazy, mixed, number, type AnySchema, type InferType } from 'yup'
 import { defectKinds } from '../core/defects'
-import { filmWishes, glueWishes, toolIds, type Sizing } from '../core/plan'
+import { extraWorks, filmWishes, glueWishes, toolIds, type Sizing } from '../core/plan'
 import { materials } from '../reference'
-import { day, exact, line, perhaps, uuid, word } from './common'
+import { day, exact, line, perhaps, under, uuid, version, word } from './common'
 
 const ids = (rows: readonly { id: string }[]): string[] => rows.map(row => row.id)
 
@@ -35,10 +35,10 @@ const shapes = {
   }),
 }
 const shape = () =>
-  lazy((value: { kind?: keyof typeof shapes } | undefined) =>
+  lazy((value: { kind?: unknown } | null | undefined) =>
     value === undefined
       ? mixed().notRequired()
-      : ((value.kind && shapes[value.kind]) ?? mixed().test('kind', `Choose one of: ${Object.keys(shapes).join(', ')}.`, () => false)),
+      : (under<AnySchema>(shapes, value?.kind) ?? mixed().test('kind', `Choose one of: ${Object.keys(shapes).join(', ')}.`, () => false)),
   )
 
 /** How a pen is sized: outlines of its barrels, ends the turner rather turns to a diameter of their own, and the tube glue. */
@@ -53,6 +53,9 @@ export const sizing = {
   ).max(4),
   glue: word(...glueWishes),
   ladder: array(line(60).min(1).required()).max(30),
+  levelWith: line(60).min(1),
+  filmLadder: array(line(60).min(1).required()).max(30),
+  polishes: number().integer().min(0, 'Should lie between 0 and 2.').max(2, 'Should lie between 0 and 2.'),
   insist: array(line(60).min(1).required()).max(30),
   refuse: array(line(60).min(1).required()).max(200),
   marks: number().min(1, 'Should lie between 1 and 500 µm.').max(500, 'Should lie between 1 and 500 µm.'),
@@ -60,6 +63,12 @@ export const sizing = {
   sandSpeed: number().min(100, 'Should lie between 100 and 5000 rev/min.').max(5000, 'Should lie between 100 and 5000 rev/min.'),
   depth: number().min(5, 'Should lie between 5 and 150 µm.').max(150, 'Should lie between 5 and 150 µm.'),
   asItStands: boolean(),
+  beforehand: array(exact({
+    key: line(40).min(1).required(),
+    work: word(...extraWorks).required(),
+    with: line(60).min(1).nullable().defined(),
+    step: line(120).min(1).nullable().defined(),
+  })).max(20, 'Twenty at most are put in beforehand.'),
   jump: number().test(
     'jump',
     'Should be 0 (lifted) or lie between 1.2 and 10.',
@@ -85,12 +94,25 @@ export const newPenSchema = exact({
   due: day().default(null),
   blank: uuid().nullable(),
   ...penChoices,
+  /** As another pen was sized, sanded and finished, where it is made after one. */
+  sizing: sizingSchema,
 })
-export type NewPen = InferType<typeof newPenSchema>
+export type NewPen = Omit<InferType<typeof newPenSchema>, 'sizing'> & { sizing?: Sizing }
+
+/** So many pens are started at once at most. */
+export const MOST_AT_ONCE = 100
+/** Several pens started at once: all of them, or none. */
+export const newPensSchema = exact({ pens: array(newPenSchema).min(1).max(MOST_AT_ONCE).required() })
+/** Which marks are free: so many, from this one on where one is said. */
+export const markQuerySchema = exact({
+  from: mark(),
+  count: number().integer().min(1, 'Should lie between 1 and 100.').max(MOST_AT_ONCE, 'Should lie between 1 and 100.'),
+})
+export type MarkQuery = InferType<typeof markQuerySchema>
 
 /** A change of a pen: the version that was seen, and the fields as they are to be. */
 export const penChangeSchema = exact({
-  version: number().integer().min(1).required(),
+  version: version().required(),
   mark: mark(),
   name: line(80).trim().min(1),
   reason: line(120).nullable(),
@@ -102,15 +124,17 @@ export const penChangeSchema = exact({
   film: choices.film,
   blank: uuid().nullable(),
   sizing: sizingSchema,
+  /** What becomes of steps that are done and no longer fit what is chosen now. */
+  begun: word('open again', 'as done'),
 })
 export type PenChange = Omit<InferType<typeof penChangeSchema>, 'sizing'> & { sizing?: Sizing }
 
 /** Plan again with what is on the shelf and in the air now: the version that was seen. */
-export const replanSchema = exact({ version: number().integer().min(1).required() })
+export const replanSchema = exact({ version: version().required() })
 
 /** Which pens a list shows, and from where on. */
 export const penQuerySchema = exact({
-  stage: word('planned', 'in work', 'finished'),
+  stage: word('planned', 'in work', 'finished', 'set aside', 'given up'),
   material: line(60),
   fitting: line(60),
   method: line(60),

@@ -1,5 +1,6 @@
 import { array, boolean, lazy, mixed, number, string, type ObjectShape, type Schema } from 'yup'
 import { repairWays } from '../core/defects'
+import { setsBys } from '../core/climate'
 import { applicators } from '../core/film'
 import { cleanHows, filmWishes, fixHows, gateKinds, phases, toolIds, type Plan, type StepKind } from '../core/plan'
 import { materialClasses, productRoles, waitPurposes } from '../core/shelf'
@@ -15,7 +16,8 @@ const source = exact({ mark: word('pub', 'trade', 'mem', 'model').required(), no
 const barrelId = word('lower', 'upper', 'only').required()
 const scale = word('P', 'CAMI', 'pad', 'micron').required()
 
-const abrasive = exact({
+/** An abrasive as a plan and an entry hold it. */
+export const abrasive = exact({
   id: id(),
   scale,
   mark: positive(),
@@ -29,13 +31,23 @@ const abrasive = exact({
 const baseWait = perhaps({ plain: positive().max(1e8), accelerated: number().moreThan(0), latest: number().moreThan(0), source })
 const waits = perhaps(Object.fromEntries(waitPurposes.map(purpose => [purpose, baseWait])))
 const some = () => number().min(0)
-const product = exact({
+/** What is the turner's own of something that the model reckons. */
+const factor = () => number().min(0.1).max(10).required()
+/** A figure for each of some products, by their ids. */
+const byProduct = (figure: () => Schema) =>
+  lazy((value: Record<string, unknown> | undefined) =>
+    value === undefined ? mixed().notRequired() : exact(Object.fromEntries(Object.keys(value).map(key => [key, figure()]))),
+  )
+/** A product as a plan and an entry hold it. */
+export const product = exact({
   id: id(),
   name: name(),
   source,
   role: word(...productRoles).required(),
-  film: perhaps({ build: positive(), unevenness: number().min(0).required(), solids: positive(), source }),
-  setsBy: word('moisture', 'solvent', 'warmth'),
+  film: perhaps({
+    build: positive(), unevenness: number().min(0).required(), solids: positive(), later: number().moreThan(0).max(1), source,
+  }),
+  setsBy: word(...setsBys),
   waits,
   label: waits,
   keeps: perhaps({ days: positive(), source }),
@@ -96,10 +108,10 @@ const inputs = exact({
       .max(500)
       .required(),
   }),
-  own: perhaps({ rate: positive(), capacity: positive() }),
-  builds: lazy((value: Record<string, unknown> | undefined) =>
-    value === undefined ? mixed().notRequired() : exact(Object.fromEntries(Object.keys(value).map(key => [key, some().required()]))),
-  ),
+  own: perhaps({ rate: positive(), capacity: positive(), overhead: number().min(0) }),
+  builds: byProduct(() => some().required()),
+  waits: byProduct(factor),
+  even: perhaps({ over: factor(), wood: factor() }),
   habits: perhaps({ perEnd: number().nullable(), kerf: number().nullable(), wander: number().nullable(), leastWall: number().nullable() }),
 })
 
@@ -148,6 +160,8 @@ const particulars: Record<StepKind, ObjectShape> = {
   },
   'buff': {},
   'wipe off': { product },
+  'take off': { product, coat: id() },
+  'burnish': {},
   'cut back': { abrasive },
   'level': { abrasive },
   'smooth': { abrasive },
@@ -158,7 +172,7 @@ const particulars: Record<StepKind, ObjectShape> = {
   'check': {},
   'set aside': { seconds: positive() },
   'look again': {},
-  'fix': { how: word(...fixHows).required() },
+  'fix': { how: word(...fixHows).required(), product: product.notRequired().default(undefined) },
 }
 
 const steps = new Map<string, Schema>(

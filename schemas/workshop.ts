@@ -3,7 +3,7 @@ import type { Climate } from '../core/climate'
 import type { WaitPurpose } from '../core/shelf'
 import { unitSystems } from '../core/units'
 import { abrasives, products } from '../reference'
-import { day, exact, line, perhaps, word } from './common'
+import { day, exact, line, perhaps, version, word } from './common'
 
 const habit = (least: number, most: number, unit = ' mm') =>
   number()
@@ -25,7 +25,7 @@ export const airReadingSchema = exact({ celsius: celsius(), humidity: humidity()
  * where the turner says that it is another, since an instrument may have read it meanwhile.
  */
 export const workshopSchema = exact({
-  version: number().integer().min(1).required(),
+  version: version().required(),
   units: word(...unitSystems).required(),
   air: perhaps({ celsius: celsius(), humidity: humidity() }),
   ...habits,

@@ -45,7 +45,7 @@ await main(() =>
       { name: 'defects', path: '/pens/defects', ready: '.rows' },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'methods', path: '/methods', ready: 'article' },
-      { name: 'methods-compare', path: '/methods/compare?a=ca-thin-first&b=sealer-lacquer-wax', ready: 'table' },
+      { name: 'together', path: '/', ready: '.rows', first: togetherFirst },
       {
         name: 'shelf-finishes',
         path: '/shelf/finishes',
@@ -121,4 +121,11 @@ async function chooseOak(page: Page): Promise<void> {
     await page.getByRole('option', { name: choice }).click()
   }
   await page.getByRole('listbox').waitFor({ state: 'detached' })
+}
+
+/** What is offered first to be done together, with one pen that is not in it. */
+async function togetherFirst(page: Page): Promise<void> {
+  await page.getByRole('navigation', { name: 'Together' }).getByRole('link').first().click()
+  await page.locator('.tile').nth(2).click()
+  await page.getByRole('button', { name: 'Not this time' }).click()
 }

@@ -1,14 +1,17 @@
 import { must } from '../core/sure'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { resolve } from 'node:path'
+import { relative, resolve } from 'node:path'
 import { buildIfNeeded } from './lib/build'
+import type { Running } from './lib/child'
 import { refuseFullDisk } from './lib/disk'
-import { servePort } from './lib/ports'
+import { keepRunning, type Kept } from './lib/keep'
+import { freePort, servePort } from './lib/ports'
 import { startCluster } from './lib/postgres'
-import { main, Plain, say } from './lib/say'
+import { main, say } from './lib/say'
 import { serve } from './lib/serve'
 
-const FOLDER = resolve('.oxlip')
+/** Where it keeps what it needs. */
+const FOLDER = resolve(process.env.OXLIP_FOLDER ?? '.oxlip')
 const MARKER = resolve(FOLDER, 'running.json')
 
 await main(async () => {
@@ -20,35 +23,34 @@ await main(async () => {
   await buildIfNeeded()
 
   const given = process.env.OXLIP_DATABASE_URL
-  const cluster = given ? undefined : await startCluster(resolve(FOLDER, 'postgres'), { lasting: true })
-  let server: Awaited<ReturnType<typeof serve>>
+  const databasePort = await freePort()
+  const database = given ? undefined : await keepRunning('PostgreSQL', () => startDatabase(databasePort))
+  const databaseUrl = must(given ?? database?.first.url, 'a cluster is started where no database is given')
+  let server: Kept<Awaited<ReturnType<typeof serve>>>
   try {
-    server = await serve({ port, databaseUrl: must(cluster?.url ?? given, 'a cluster is started where no database is given'), demo: true })
+    server = await keepRunning('The server', () => serve({ port, databaseUrl, demo: true }))
   } catch (error) {
-    await cluster?.stop()
+    await database?.stop()
     throw error
   }
-  writeFileSync(MARKER, JSON.stringify({ pid: process.pid, address: server.address }))
-  say(`\nOxlip is ready:  ${server.address}\nCtrl-C stops it; what you enter is kept ${given ? 'in your database' : 'in .oxlip/postgres'}.`)
+  const { address } = server.first
+  writeFileSync(MARKER, JSON.stringify({ pid: process.pid, address }))
+  const where = given ? 'your database' : relative('.', resolve(FOLDER, 'postgres'))
+  say(`\nOxlip is ready:  ${address}\nCtrl-C stops it; what you enter is kept in ${where}.`)
 
-  const asked = new Promise<'asked'>((resolve) => {
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve('asked'))
+  await new Promise((resolve) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, resolve)
   })
-  const why = await Promise.race([
-    asked,
-    server.ended.then(() => 'server' as const),
-    ...(cluster ? [cluster.running.ended.then(() => 'database' as const)] : []),
-  ])
   await server.stop()
-  await cluster?.stop()
+  await database?.stop()
   rmSync(MARKER, { force: true })
-  if (why === 'asked') return say('\nStopped.')
-  throw new Plain(
-    why === 'server'
-      ? 'The server ended by itself; its last words stand above.'
-      : 'PostgreSQL ended by itself; see .oxlip/postgres/postgres.log.',
-  )
+  say('\nStopped.')
 })
+
+async function startDatabase(port: number): Promise<Running & { url: string }> {
+  const { url, running } = await startCluster(resolve(FOLDER, 'postgres'), { lasting: true, port })
+  return { ...running, url }
+}
 
 /** The address of an Oxlip that runs from this folder, if one answers. */
 async function alreadyRunning(): Promise<string | undefined> {

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfNeeded } from './lib/build'
@@ -48,6 +48,14 @@ function playwrightCounts(): Counts {
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky + errors.length }
 }
 
+/** What stood on the pages of journeys that failed: where the tests run, nobody can look. */
+function showPages(): void {
+  const kept = existsSync('test-results') ? readdirSync('test-results') : []
+  for (const path of kept.map(name => join('test-results', name, 'error-context.md'))) {
+    if (existsSync(path)) say(`\n--- ${path}\n${readFileSync(path, 'utf8').slice(0, 8000)}`)
+  }
+}
+
 await main(async () => {
   ensurePostgres()
   ensureChromium()
@@ -61,6 +69,7 @@ await main(async () => {
   say('\n--- production build')
   await buildIfNeeded()
   await stage('end-to-end tests', 'playwright', 'test')
+  if (broken.includes('end-to-end tests')) showPages()
 
   const counts = [jestCounts(), playwrightCounts()]
   const [passed, failed] = [counts.reduce((sum, one) => sum + one.passed, 0), counts.reduce((sum, one) => sum + one.failed, 0)]

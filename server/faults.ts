@@ -23,7 +23,7 @@ export class ConflictError extends Error {
 
 /** The body is no body we take: too large, not JSON, or not sent as JSON. */
 export class BodyError extends Error {
-  constructor(readonly status: 400 | 413 | 415, message: string) {
+  constructor(readonly status: 400 | 408 | 413 | 415, message: string) {
     super(message)
   }
 }
@@ -33,10 +33,22 @@ export class StoredError extends Error {
   override readonly name = 'StoredError'
 }
 
-const AWAY = ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', '57P01', '57P03', '53300']
+/**
+ * Codes of a database that is away: of the network; of PostgreSQL when it goes, comes or has no place left; and those of two who waited
+ * for one another, which going again puts right.
+ */
+const AWAY = [
+  'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT',
+  '57P01', '57P02', '57P03', '53300', '08000', '08001', '08003', '08004', '08006', '40001', '40P01',
+]
+/** What the client says without a code when the connection goes in the middle of something. */
+const BROKE_OFF = /^Connection terminated|connection error and is not queryable|^Client was closed|aborted/
 
-/** Whether the database does not answer, or takes nobody in just now. */
+/** Whether the database does not answer, went in the middle, or takes nobody in just now. */
 export function isAway(error: unknown): boolean {
-  const { code, name } = error as { code?: string, name?: string }
-  return name === 'KnexTimeoutError' || AWAY.includes(code ?? '')
+  const { code, name, message } = error as { code?: string, name?: string, message?: string }
+  return name === 'KnexTimeoutError' || (code === undefined ? BROKE_OFF.test(message ?? '') : AWAY.includes(code))
 }
+
+/** PostgreSQL's codes for a value that does not fit where it belongs: of what came in, not of ours. */
+export const isUnfit = (error: unknown): boolean => /^22\w{3}$/.test((error as { code?: string }).code ?? '')

@@ -3,12 +3,15 @@ import { startStand, type Stand } from '../scripts/lib/stand'
 import type { NewPen } from '../schemas'
 import type { Pen } from '../contract'
 
-/** Tests with an Oxlip of their worker’s own. */
-export const test = base.extend<{ pen: (change?: Partial<NewPen>) => Promise<Pen> }, { stand: Stand }>({
+/** Tests with an Oxlip of their worker’s own; with one of the file’s own, that no other test has worked in, where `only` names it. */
+export const test = base.extend<{ pen: (change?: Partial<NewPen>) => Promise<Pen> }, { stand: Stand, only: string }>({
+  only: ['', { option: true, scope: 'worker' }],
   stand: [
   // Playwright reads what a fixture needs from this pattern.
   // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
+      // Nobody waits half a minute for half a body here.
+      process.env.OXLIP_BODY_PATIENCE = '2000'
       const stand = await startStand()
       await use(stand)
       await stand.end()

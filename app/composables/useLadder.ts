@@ -134,14 +134,19 @@ export function useLadder(props: LadderProps, sizing: Ref<Sizing | undefined>) {
   /** A ladder typed as it is said, taken as it stands. */
   const typed = ref('')
   const typedFault = ref('')
+  /** How bare numbers were taken that are on the shelf in several scales. */
+  const typedTaken = ref('')
   function takeTyped() {
     try {
-      const ladder = typedLadder(typed.value, props.plan.inputs.shelf.abrasives).map(one => one.id)
+      const { abrasives, taken } = typedLadder(typed.value, props.plan.inputs.shelf.abrasives)
+      const ladder = abrasives.map(one => one.id)
+      typedTaken.value = taken.length ? `Taken: ${taken.join('; ')}.` : ''
       typedFault.value = ladder.length ? '' : 'Type the grits in their order, like 150 240 400 600.'
       if (ladder.length) change({ ladder: [...new Set(ladder)] })
     } catch (error) {
       if (!(error instanceof AbrasiveError)) throw error
       typedFault.value = error.message
+      typedTaken.value = ''
     }
   }
   const take = (ladder: readonly string[], name: string) =>
@@ -153,7 +158,7 @@ export function useLadder(props: LadderProps, sizing: Ref<Sizing | undefined>) {
   const speed = computed(() => ((wishes.value.sandSpeed ?? props.plan.inputs.method.speeds.sand) >= 1750 ? '2500' : '1000'))
 
   /** What may be left where the turner says nothing. */
-  const usualLeave = computed(() => micrometres(mayLeave({ wishes: {}, method: props.plan.inputs.method }).value))
+  const usualLeave = computed(() => micrometres(mayLeave({ ...props.plan.inputs, wishes: {} }).value))
   const usable = computed(() => usableBare(props.plan.inputs).length)
   const learnt = computed(() => workshop.learntOf(props.plan.inputs.material))
   return {
@@ -177,6 +182,7 @@ export function useLadder(props: LadderProps, sizing: Ref<Sizing | undefined>) {
     add,
     typed,
     typedFault,
+    typedTaken,
     takeTyped,
     take,
     same,
@@ -202,7 +208,7 @@ export function useLastLadder(props: LadderProps) {
       const found = pens.find(({ pen, summary }) => pen.id !== props.pen && summary.stage !== 'planned')
       if (!found) return
       const { plan } = await api('GET /api/pens/:id', { params: { id: found.pen.id } })
-      const used = plan.steps.flatMap(step => (step.kind === 'sand' && isThere(step.abrasive.id) ? [step.abrasive.id] : []))
+      const used = (plan?.steps ?? []).flatMap(step => (step.kind === 'sand' && isThere(step.abrasive.id) ? [step.abrasive.id] : []))
       if (used.length) last.value = { mark: found.pen.mark, ids: used }
     } catch {
       // Without the other pens there is nothing to be like: the rest of the panel works as it is.

@@ -1,5 +1,5 @@
-import { leftOut, findingsOf, record, timeLeft, whyDefect, type DefectState } from '#core/bench'
-import type { RepairWay } from '#core/defects'
+import { boardOf, findingsOf, leftOut, mayGo, record, whyDefect, type DefectState } from '#core/bench'
+import { chanceRange, type RepairWay } from '#core/defects'
 import { decimal, formatSpan } from '#core/format'
 import { mendId, mendOptions, stepWords, type MendOption } from '#core/plan'
 import { causes, cautionsFor, evidence, repairRows } from '#reference'
@@ -10,20 +10,19 @@ const isScrap = ({ way }: MendOption) => way === 'new blank' || way === 'new pai
 
 /** Why a defect of the pen at the bench came about, as far as the log and the answers tell. */
 export function useCauses(defect: () => DefectState) {
-  const { board, elsewhere } = storeToRefs(usePen())
-  const { air } = storeToRefs(useWorkshop())
+  const { board, elsewhere, air } = storeToRefs(usePen())
   const known = useDefects()
   const why = computed(() => {
     if (!board.value) return undefined
     const { state, traced } = board.value
     const told = record(state, traced, air.value, elsewhere.value)
-    return whyDefect(defect(), findingsOf(defect(), board.value, told, air.value), causes, evidence, known.causesOf(defect().kind))
+    return whyDefect(defect(), findingsOf(defect(), board.value, told, air.value), causes, evidence, known.shopOf(defect().kind))
   })
   const all = ref(false)
   const ranked = computed(() => (why.value?.causes ?? []).filter((one, index) => all.value || index < 3 || one.id === defect().judged))
   const likely = computed(() => why.value?.causes[0])
   /** Whether the turner’s own judgements weigh in it. */
-  const own = computed(() => Object.keys(known.causesOf(defect().kind)).length > 0)
+  const own = computed(() => Object.keys(known.shopOf(defect().kind).causes).length > 0)
   return { why, all, ranked, likely, own }
 }
 
@@ -59,14 +58,24 @@ export function useWays(defect: () => DefectState) {
 
 /** What a way to mend costs and means for the pen at the bench, in words. */
 export function useWayWords() {
-  const { board, pen } = storeToRefs(usePen())
+  const { board, pen, events, air } = storeToRefs(usePen())
   const { units } = storeToRefs(useWorkshop())
   const { now } = useClock()
-  const left = computed(() => (board.value ? timeLeft(board.value) : 0))
+  /** Worked out once a minute, not with every tick of the clock. */
+  const minute = computed(() => `${now.value.toISOString().slice(0, 16)}:00.000Z`)
+  /** When the pen may go, mended so. */
+  const goes = ({ mended }: MendOption) => {
+    const moment = minute.value
+    return new Date(mayGo(boardOf(mended, events.value, air.value), moment, air.value)?.at ?? moment)
+  }
 
-  function odds({ chance, own }: MendOption): string {
-    const often = chance >= 0.9 ? 'nearly always works' : `works ${Math.round(chance * 10)} times in 10`
-    return own ? `${often}, ${own} of yours counted` : often
+  function odds(one: MendOption): string {
+    const { chance, own } = one
+    const range = chanceRange(one)
+    const inTen = (part: number) => Math.round(part * 10)
+    const often = chance >= 0.9 ? 'nearly always works' : `works ${inTen(chance)} times in 10`
+    const ranged = `${often}, ${inTen(range.low)} to ${inTen(range.high)} by what is known`
+    return own ? `${ranged}, ${own} of yours counted` : ranged
   }
   function cost(one: MendOption): string {
     const film = Math.abs(one.film) >= 1 ? `film ${one.film > 0 ? '−' : '+'}${decimal(Math.abs(one.film))} µm` : ''
@@ -75,8 +84,8 @@ export function useWayWords() {
   }
   /** What a mend does to the day the pen is due. */
   function due(one: MendOption): string {
-    const ready = new Date(now.value.getTime() + (left.value + one.span) * 1000)
-    const said = `ready to hand over ${clockTime(ready, now.value)} at the earliest`
+    const ready = goes(one)
+    const said = `may be handed over from ${clockTime(ready, new Date(minute.value))}`
     const day = pen.value?.due
     if (!day) return one.span >= 60 ? `${said}, ${formatSpan(one.span)} later` : said
     return `${said}: ${ready <= new Date(`${day}T23:59:59`) ? 'in time' : 'too late'} for ${dayWords(day)}`

@@ -8,7 +8,7 @@ export type ThemeWish = 'system' | 'light' | 'dark'
  */
 export function useTheme() {
   const route = useRoute()
-  const atWork = computed(() => route.path.endsWith('/work'))
+  const atWork = computed(() => route.path.endsWith('/work') || route.path === '/together')
   const everywhere = useStorage<ThemeWish>('oxlip-theme', 'system')
   const work = useStorage<ThemeWish>('oxlip-theme-work', 'dark')
   const systemDark = usePreferredDark()

@@ -1,8 +1,9 @@
 import { useEventListener } from '@vueuse/core'
-import type { RunningWait } from '#core/bench'
-import { coatPlace, stepWords } from '#core/plan'
+import { answerTo, type RunningWait } from '#core/bench'
+import { checksFor, coatPlace, stepWords, type ExtraWork } from '#core/plan'
 import { keyboardWedge } from '#devices/wedge'
 import { formatCountdown, formatSpan } from '#core/format'
+import type { Product, ShelfAbrasive } from '#core/shelf'
 import { cautionsFor } from '#reference'
 
 /** Two presses closer than this are one finger that bounced, ms. */
@@ -45,13 +46,28 @@ export function useWork() {
     }
   })
   const begins = computed(() => store.state && !store.state.begun)
-  const doneKey = computed(() => (begins.value ? 'Begin' : (words.value?.done ?? '')))
+  /** Clearing the ends is looked at point by point: the key answers the next one, and is “done” once all are answered. */
+  const gates = computed(() => {
+    const { plan, traced, state } = store
+    if (next.value?.step.kind !== 'ends' || !plan || !traced || !state) return []
+    const { step } = next.value
+    return checksFor(plan, step, traced, units.value).map(({ id }) => ({ id, said: answerTo(state, step.id, id) }))
+  })
+  const gate = computed(() => gates.value.find(one => !one.said))
+  const doneKey = computed(() => {
+    if (begins.value) return 'Begin'
+    return gate.value ? `Yes, ${gates.value.indexOf(gate.value) + 1} of ${gates.value.length}` : (words.value?.done ?? '')
+  })
 
   let pressed = 0
   function done() {
     const step = store.state?.next
     if (!step || Date.now() - pressed < BOUNCE) return
     pressed = Date.now()
+    if (!begins.value && gate.value) {
+      store.enter({ kind: 'check', payload: { step: step.id, check: gate.value.id, answer: 'yes' } }, step.barrels)
+      return
+    }
     store.enter({ kind: begins.value ? 'begin' : 'done', payload: { step: step.id } }, step.barrels)
   }
   /** A coat is on: the one that is next, else one more of what was put on last. */
@@ -64,6 +80,20 @@ export function useWork() {
     pressed = Date.now()
     store.enter({ kind: 'coat', payload: { product: last.product.id, step: state.next?.id ?? null } }, last.barrels)
   }
+  /** Something was done that no plan asked for. */
+  function doneBeside(work: ExtraWork, what: string | null, item?: ShelfAbrasive | Product) {
+    const step = store.state?.next?.id ?? null
+    if (work === 'coat') {
+      if (what) store.enter({ kind: 'coat', payload: { product: what, step, ...(item && 'role' in item ? { item } : {}) } })
+      return
+    }
+    store.enter({ kind: 'extra', payload: { work, with: what, step, ...(item ? { item } : {}) } })
+  }
+  function waitLonger(seconds: number) {
+    const step = store.state?.next
+    if (step) store.enter({ kind: 'wait', payload: { step: step.id, seconds } }, step.barrels)
+  }
+  const remark = (text: string) => void store.enter({ kind: 'remark', payload: { text, step: store.state?.next?.id ?? null } })
   function skip() {
     const step = store.state?.next
     if (step) store.enter({ kind: 'skip', payload: { step: step.id } }, step.barrels)
@@ -74,11 +104,35 @@ export function useWork() {
   function putBack() {
     if (store.state?.putBack) store.enter({ kind: 'undo', payload: { entries: [store.state.putBack] } })
   }
-  return { next, words, place, caution, wait, doneKey, done, coat, skip, takeBack, putBack }
+  return { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, remark, skip, takeBack, putBack }
 }
 
-/** Keys of the keyboard (and of a foot pedal that sends space), left alone while something is typed or another control has the focus. */
-export function useWorkKeys(keys: Record<string, () => void>, active: () => boolean) {
+/** A key that is down so long is held, ms. */
+const HELD = 700
+
+/**
+ * Keys of the keyboard (and of a foot pedal that sends space), left alone while something is typed or another control has the focus. A
+ * key that means something else when it is held acts when it is let go.
+ */
+export function useWorkKeys(keys: Record<string, () => void>, active: () => boolean, held: Record<string, () => void> = {}) {
+  const down = new Map<string, ReturnType<typeof setTimeout>>()
+  function press(key: string) {
+    const hold = held[key]
+    if (!hold) return keys[key]?.()
+    down.set(key, setTimeout(() => {
+      down.delete(key)
+      hold()
+    }, HELD))
+  }
+  function letGo(key: string, act: boolean) {
+    const waiting = down.get(key)
+    if (waiting === undefined) return
+    clearTimeout(waiting)
+    down.delete(key)
+    if (act && active()) keys[key]?.()
+  }
+  useEventListener(window, 'keyup', (event: KeyboardEvent) => letGo(event.key.toLowerCase(), true))
+  useEventListener(window, 'blur', () => [...down.keys()].forEach(key => letGo(key, false)))
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     const target = event.target as HTMLElement
     if (!active() || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return
@@ -87,10 +141,10 @@ export function useWorkKeys(keys: Record<string, () => void>, active: () => bool
       || (event.key === ' ' && target.closest('button, a, summary'))
     )
       return
-    const act = keys[event.key.toLowerCase()]
-    if (!act) return
+    const key = event.key.toLowerCase()
+    if (!keys[key]) return
     event.preventDefault()
-    act()
+    press(key)
   })
 }
 

@@ -1,7 +1,16 @@
+<script setup lang="ts">
+import { useTimeout } from '@vueuse/core'
+
+/** Nothing stands there before it is known what stands above it, so that nothing moves; but nobody waits for that longer than this, ms. */
+const LONGEST = 2000
+const workshops = useWorkshops()
+const waited = useTimeout(LONGEST)
+</script>
+
 <template>
   <div class="frame">
     <ShellShaft />
-    <main id="main" tabindex="-1"><ShellDemo /><ShellUnsent /><slot /></main>
+    <main id="main" tabindex="-1"><ShellDemo /><ShellUnsent /><div v-show="workshops.known || waited"><slot /></div></main>
   </div>
 </template>
 

@@ -21,7 +21,7 @@ async function loadRest() {
 }
 const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), loadRest()]))
 const { now } = useClock()
-const { free, waiting, bands, inWork, next, why } = useBench()
+const { free, waiting, bands, inWork, next, settled, why } = useBench()
 const boards = useBenchPens()
 const { ended } = useAlarms()
 
@@ -37,7 +37,8 @@ const saying = computed(() => {
   const soon = waiting.value.find(each => each.pen.id !== one?.pen.id)
   const then = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait?.until ?? '', now.value)}`
   if (!one) return then ? `next: ${then}` : ''
-  return `next: ${one.pen.mark}${why.value ? `, ${why.value}` : ' now'}${then ? `; then ${then}` : ''}`
+  if (!why.value) return ''
+  return `next: ${one.pen.mark}, ${why.value}${then ? `; then ${then}` : ''}`
 })
 useWedge(
   {
@@ -49,6 +50,7 @@ useWedge(
   },
   () => true,
 )
+const offers = computed(() => togetherOffers([...inWork.value, ...planned.value], now.value))
 const freeLines = computed(() => free.value.map(one => ({ mark: one.pen.mark, words: one.summary.next?.title ?? '' })))
 const dueLine = computed(() => {
   if (!due.value) return ''
@@ -61,7 +63,7 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
 
 <template>
   <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
-  <p v-else-if="!loaded" class="quiet" role="status">Looking at the bench ...</p>
+  <p v-else-if="!loaded || !settled" class="quiet" role="status">Looking at the bench ...</p>
   <div v-else class="bench">
     <header>
       <h1>{{ heading }}</h1>
@@ -78,6 +80,7 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
       </p>
     </section>
 
+    <BenchTogether v-if="offers.length" :offers="offers" />
     <BenchClockLine v-if="inWork.length" :bands="bands" :free="freeLines" />
     <section v-if="inWork.length" aria-label="In work">
       <ul class="sheet rows">
@@ -87,8 +90,18 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
         />
       </ul>
     </section>
+    <section v-if="boards.broken.length" aria-labelledby="broken">
+      <h2 id="broken">Cannot be worked out</h2>
+      <ul class="sheet rows">
+        <li v-for="{ pen, why: says } in boards.broken" :key="pen.id">
+          <NuxtLink :to="`/pens/${pen.id}`" class="broken">
+            <PenTag :mark="pen.mark" /><b>{{ pen.name }}</b><span>{{ says }}</span>
+          </NuxtLink>
+        </li>
+      </ul>
+    </section>
     <p v-if="dueLine" class="quiet figures">{{ dueLine }}</p>
-    <p v-if="lacking" class="quiet" role="status">Planned and finished pens are not to be had just now.</p>
+    <p v-if="lacking" class="quiet" role="status">Planned and finished pens could not be fetched. They are asked for again.</p>
     <section v-if="planned.length" aria-labelledby="planned">
       <h2 id="planned">Planned, not begun</h2>
       <ul class="sheet rows"><BenchRow v-for="one in planned" :key="one.pen.id" :listed="one" /></ul>
@@ -104,10 +117,20 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
 
 <style scoped>
 .bench { display: grid; gap: 1.1rem; }
-header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1.2rem; }
-header .key { margin-left: auto; align-self: center; }
-header p { font-size: 1.1rem; }
+header { display: grid; grid-template-columns: 1fr auto; align-items: center; gap: 0.4rem 1.2rem; }
+/* What is said changes when the order of the evening is worked out: it has a line of its own, so that nothing below it moves. */
+header p { grid-column: 1 / -1; grid-row: 2; min-height: 1.6em; font-size: 1.1rem; line-height: 1.6; }
 .rows { overflow: hidden; }
+.broken {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0.4rem 1.2rem;
+  min-height: 64px;
+  padding: 0.6rem 1rem;
+  color: var(--ink);
+}
+.broken > span:last-child { color: var(--ink-2); }
 section h2 { margin: 0.6rem 0 0.5rem; }
 .empty .ways { display: flex; flex-wrap: wrap; gap: 0.75rem; }
 .empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.5rem; max-width: 44rem; }

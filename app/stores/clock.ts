@@ -12,6 +12,10 @@ export const useRightTime = defineStore('right-time', () => {
     const off = Date.now() - Date.parse(serverNow)
     ahead.value = Math.abs(off) < RIGHT ? 0 : Math.round(off / 100) * 100
   }
+  /** Takes what another tab of this browser knows already, ms. */
+  function is(known: number) {
+    ahead.value = known
+  }
   const now = (): number => Date.now() - (ahead.value ?? 0)
-  return { ahead, set, now }
+  return { ahead, set, is, now }
 })

@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
-import type { CauseHistory, DefectKind, OwnRecord, RepairWay } from '#core/defects'
+import type { CauseHistory, DefectKind, OwnRecord, RepairWay, ShopHistory } from '#core/defects'
 import type { DefectHistory } from '#contract'
 
 /** What the defects of all pens tell about causes and mends. */
 export const useDefects = defineStore('defects', () => {
-  const history = ref<DefectHistory>({ causes: {}, ways: [] })
+  const history = ref<DefectHistory>({ causes: {}, ways: [], usual: {} })
 
   async function load() {
     history.value = await api('GET /api/defects/history')
@@ -12,5 +12,6 @@ export const useDefects = defineStore('defects', () => {
   const causesOf = (kind: DefectKind): CauseHistory => history.value.causes[kind] ?? {}
   const recordOf = (way: RepairWay, kind: DefectKind): OwnRecord =>
     history.value.ways.find(one => one.kind === kind && one.way === way) ?? { worked: 0, failed: 0 }
-  return { history, load, causesOf, recordOf }
+  const shopOf = (kind: DefectKind): ShopHistory => ({ causes: causesOf(kind), usual: history.value.usual })
+  return { history, load, shopOf, recordOf }
 })

@@ -22,6 +22,8 @@ export const useLive = defineStore('live', () => {
   const methods = useMethods()
   const time = useRightTime()
   const connected = ref(false)
+  /** Whether the bench was asked for, and was answered or refused. */
+  const met = ref(false)
   /** The numbers up to which this screen has everything: entries, and changes of all else. */
   let has: Told | undefined
   let meeting: Promise<Told> | undefined
@@ -30,14 +32,62 @@ export const useLive = defineStore('live', () => {
   /** When the server was last heard, ms. */
   let heard = 0
 
+  /** Whether this tab holds the connection, for all tabs of this browser in this workshop. */
+  let leads = false
+  let others: ReturnType<typeof shareLive> | undefined
+
   function open() {
     useIntervalFn(() => {
-      if (source && Date.now() - heard > SILENT) connect()
+      if (Date.now() - heard <= SILENT) return
+      // A tab that does not lead hears nothing of the one that does: that one is away, or notices itself.
+      if (!leads) connected.value = false
+      else if (source) connect()
     }, 1000)
-    useEventListener(window, 'online', connect)
-    useEventListener(window, 'offline', again)
-    useEventListener(document, 'visibilitychange', () => document.visibilityState === 'visible' && !connected.value && connect())
+    useEventListener(window, 'online', () => leads && connect())
+    useEventListener(window, 'offline', () => (leads ? again() : lost()))
+    useEventListener(document, 'visibilitychange', () => {
+      if (document.visibilityState !== 'visible' || connected.value) return
+      if (leads) connect()
+      else others?.claim()
+    })
+    void join()
+  }
+  /** Begins to hear: first the others, then what there is, so that nothing falls between. */
+  async function join() {
+    let workshop: string
+    try {
+      workshop = await whereHere()
+    } catch {
+      timer = setTimeout(() => void join(), AGAIN_AFTER)
+      return
+    }
+    const standing = () => (leads && connected.value ? (time.ahead ?? 0) : undefined)
+    others = shareLive(workshop, { lead, follow, take: hear, lost, there, standing })
+  }
+  function lead() {
+    leads = true
     connect()
+  }
+  function follow() {
+    leads = false
+    clearTimeout(timer)
+    source?.close()
+    source = undefined
+  }
+  function lost() {
+    connected.value = false
+  }
+  /** What the tab that leads has heard, once this one has what was before. */
+  function hear(message: Message) {
+    heard = Date.now()
+    void meet().then(() => take(message), () => undefined)
+  }
+  function there(ahead: number) {
+    heard = Date.now()
+    void meet().then(() => {
+      time.is(ahead)
+      stand()
+    }, () => undefined)
   }
 
   function connect() {
@@ -52,6 +102,7 @@ export const useLive = defineStore('live', () => {
     if (has) return has
     meeting ??= bench.load().finally(() => {
       meeting = undefined
+      met.value = true
     })
     return (has ??= await meeting)
   }
@@ -67,7 +118,9 @@ export const useLive = defineStore('live', () => {
     own.onmessage = ({ data }: MessageEvent<string>) => {
       if (own !== source) return
       heard = Date.now()
-      take(JSON.parse(data) as Message)
+      const message = JSON.parse(data) as Message
+      take(message)
+      others?.pass(message)
     }
     own.onerror = () => {
       if (own !== source) return
@@ -79,6 +132,7 @@ export const useLive = defineStore('live', () => {
   }
   /** The browser would try again by itself, but not after every fault, and not soon enough. */
   function again() {
+    if (connected.value) others?.lose()
     connected.value = false
     source?.close()
     source = undefined
@@ -90,14 +144,11 @@ export const useLive = defineStore('live', () => {
     switch (message.kind) {
       case 'pulse':
         time.set(message.now)
-        // A server that is back takes what waited for it at once.
-        if (!connected.value && outbox.pending.length) void outbox.send()
-        connected.value = true
-        return
+        return stand()
       case 'entries': {
         log.take(message.entries)
         const last = message.entries.at(-1)
-        if (has && last) has = { ...has, seq: last.seq }
+        if (has && last) has = { ...has, seq: Math.max(has.seq, last.seq) }
         takeRows(message.rows)
         return
       }
@@ -105,6 +156,12 @@ export const useLive = defineStore('live', () => {
         takeRows(message.rows)
         void catchUp(message.changes, message.upTo)
     }
+  }
+
+  /** The connection stands: a server that is back takes what waited for it at once. */
+  function stand() {
+    if (!connected.value && outbox.pending.length) void outbox.send()
+    connected.value = true
   }
 
   /** Lists follow row by row; a pen that somebody took in hand elsewhere comes to this bench too. */
@@ -134,8 +191,10 @@ export const useLive = defineStore('live', () => {
       await Promise.all([...each.values()].map(({ kind, ref }) => fetchers[kind](ref)))
       if (has) has = { ...has, changed: Math.max(has.changed, upTo) }
     } catch {
-      again()
+      // A tab that does not lead asks once more by itself; the connection is another's.
+      if (leads) again()
+      else timer = setTimeout(() => void catchUp(changes, upTo), AGAIN_AFTER)
     }
   }
-  return { connected, open, meet }
+  return { connected, met, open, meet }
 })

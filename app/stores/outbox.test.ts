@@ -21,6 +21,7 @@ jest.mock('idb-keyval', () => {
     get: unlessBroken(() => mockKept.list),
     entries: unlessBroken(() => [...mockKept.rows]),
     set: (id: string, row: Row) => unlessBroken(() => mockKept.rows.set(id, row))(),
+    setMany: (rows: [string, Row][]) => unlessBroken(() => rows.forEach(([id, row]) => mockKept.rows.set(id, row)))(),
     del: (id: string, store?: string) =>
       unlessBroken(() => {
         if (store) mockKept.rows.delete(id)

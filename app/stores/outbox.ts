@@ -1,6 +1,6 @@
-import { del, entries, get, set, type UseStore } from 'idb-keyval'
+import { del, entries, get, set, setMany, type UseStore } from 'idb-keyval'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { BenchEvent } from '#core/bench'
 import { useLog } from './log'
 import { api, whereHere } from '~/utils/api'
@@ -45,7 +45,8 @@ export interface RefusedEntry {
  */
 export const useOutbox = defineStore('outbox', () => {
   const log = useLog()
-  const rows = ref<Kept[]>([])
+  /** Always taken as a whole: what an entry says is read many times, and never changed in place. */
+  const rows = shallowRef<readonly Kept[]>([])
   /** Entries on their way. */
   const pending = computed(() => rows.value.filter(row => !row.reason).map(row => row.event))
   /** Entries that were refused, and nobody has decided about them. */
@@ -91,9 +92,10 @@ export const useOutbox = defineStore('outbox', () => {
     await send()
   }
 
-  async function put(event: BenchEvent) {
-    rows.value = [...rows.value, { event }]
-    await keeping(async () => set(event.id, { event } satisfies Kept, await store()))
+  /** Takes entries in: all of them are shown, kept and sent together. */
+  async function put(...events: BenchEvent[]) {
+    rows.value = [...rows.value, ...events.map(event => ({ event }))]
+    await keeping(async () => setMany(events.map(event => [event.id, { event } satisfies Kept]), await store()))
     await send()
   }
 

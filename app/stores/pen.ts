@@ -7,13 +7,15 @@ import type { PenChange } from '#schemas'
 /** One pen with its plan and its log; all that its screens show is worked out from these two. */
 export const usePen = defineStore('pen', () => {
   const outbox = useOutbox()
-  const { units, air } = storeToRefs(useWorkshop())
+  const { units } = storeToRefs(useWorkshop())
   const bench = useBenchPens()
   const time = useRightTime()
   const current = ref<string>()
   const whole = computed(() => (current.value === undefined ? undefined : bench.kept.get(current.value)))
 
-  const pen = computed(() => whole.value?.pen)
+  /** Why it cannot be worked out, where it cannot. */
+  const broken = computed(() => (current.value === undefined ? undefined : bench.brokenOf(current.value)))
+  const pen = computed(() => whole.value?.pen ?? broken.value?.pen)
   /** How the pen is being sized on the screen, before it is kept. */
   const draft = ref<Sizing>()
   /** The version of the pen that the sizing began with. */
@@ -24,6 +26,8 @@ export const usePen = defineStore('pen', () => {
   const events = computed<BenchEvent[]>(() => (pen.value ? bench.eventsOf(pen.value.id) : []))
   /** When hands were on other pens, which is no time of this one. */
   const elsewhere = computed(() => whole.value?.elsewhere ?? [])
+  /** The air it was worked in. */
+  const air = computed(() => (current.value === undefined ? [] : bench.airOf(current.value)))
   /** The pen as it is kept. */
   const kept = computed(() => (current.value === undefined ? undefined : bench.boardOf(current.value)))
   /** The plan as it was planned, with what is being sized, before any mend: the same that keeping it would make. */
@@ -58,18 +62,9 @@ export const usePen = defineStore('pen', () => {
   /** Enters something at the bench. It is shown at once, kept in the browser, and sent when the server answers. Answers its id. */
   function enter(entry: Entry, barrels: readonly BarrelId[] = []): string | undefined {
     if (!pen.value) return undefined
-    const clock = time.ahead === undefined ? {} : { ahead: time.ahead }
-    const event: BenchEvent = {
-      ...entry,
-      id: newId(),
-      pen: pen.value.id,
-      barrels: [...barrels],
-      at: nextMoment(),
-      device: deviceName(),
-      ...clock,
-    }
-    void outbox.put(event)
-    return event.id
+    const events = asEvents([{ pen: pen.value.id, entry, barrels }], time.ahead)
+    void outbox.put(...events)
+    return events[0]?.id
   }
 
   /**
@@ -102,24 +97,7 @@ export const usePen = defineStore('pen', () => {
   }
 
   return {
-    pen, plan, planned, events, elsewhere, board, state, traced, said, measured, draft, load, enter, change, keepSizing, planAgain,
+    pen, broken, plan, planned, events, elsewhere, air, board, state, traced, said, measured, draft, load, enter, change, keepSizing,
+    planAgain,
   }
 })
-
-let last = 0
-
-/** The time on this device, never the same twice, so that entries of one device keep their order. */
-function nextMoment(): string {
-  last = Math.max(Date.now(), last + 1)
-  return new Date(last).toISOString()
-}
-
-const DEVICE = 'oxlip-device'
-
-function deviceName(): string {
-  const known = localStorage.getItem(DEVICE)
-  if (known) return known
-  const name = `device ${newId().slice(0, 4)}`
-  localStorage.setItem(DEVICE, name)
-  return name
-}

@@ -9,8 +9,14 @@ export const useWorkshops = defineStore('workshops', () => {
   /** The turner’s own; where there are several, the first. */
   const own = computed(() => all.value.find(one => one.kind === 'own'))
 
+  /** Whether that was asked for, and was answered or refused. */
+  const known = ref(false)
   async function load() {
-    all.value = (await api('GET /api/workshops')).workshops
+    try {
+      all.value = (await api('GET /api/workshops')).workshops
+    } finally {
+      known.value = true
+    }
   }
   /** Gives one another name. */
   async function rename(id: string, name: string) {
@@ -28,5 +34,5 @@ export const useWorkshops = defineStore('workshops', () => {
     if (wasIn && own.value) enterWorkshop(own.value.id)
     else await load()
   }
-  return { all, entered, demo, own, load, rename, setUpDemo, resetDemo, deleteDemo }
+  return { all, known, entered, demo, own, load, rename, setUpDemo, resetDemo, deleteDemo }
 })

@@ -1,4 +1,5 @@
 import type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from '#contract'
+import { useFreshness } from '../stores/freshness'
 import { here, leaveGone } from './here'
 import { refused } from './refusal'
 
@@ -17,6 +18,7 @@ interface Options {
   query?: object
   body?: unknown
   headers?: Record<string, string>
+  onResponse: (told: { response: { headers: Headers } }) => void
 }
 type Send = (path: string, options: Options) => Promise<unknown>
 
@@ -54,6 +56,8 @@ async function call<R extends RouteName>(route: R, workshop: string | undefined,
   const content = picture
     ? { body: picture, headers: { 'content-type': picture.type || 'image/jpeg' } }
     : body === undefined ? {} : { body }
+  const fresh = useFreshness()
+  const onResponse = ({ response }: { response: { headers: Headers } }) => fresh.hear(response.headers)
   const asked = { ...query, ...(workshop ? { workshop } : {}) }
-  return (await ($fetch as unknown as Send)(address, { method, query: asked, ...content })) as AnswerOf<R>
+  return (await ($fetch as unknown as Send)(address, { method, query: asked, ...content, onResponse })) as AnswerOf<R>
 }

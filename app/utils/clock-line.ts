@@ -15,6 +15,33 @@ export interface Band {
   until: Date
 }
 
+/** Pens that are free, with the same in the same words: one lane for all of them. */
+export interface FreeLane {
+  /** Their marks; of many the first ones and how many more. */
+  mark: string
+  /** What is next on them. */
+  words: string
+}
+
+/** So many pens with the same in hand stand in lanes of their own; more share one. */
+const ALONE = 2
+
+/** The lanes of pens that are free, in their order: those that have the same next share one where they are many. */
+export function freeLanes(free: readonly { mark: string, words: string }[]): FreeLane[] {
+  const groups = new Map<string, string[]>()
+  for (const { mark, words } of free) groups.set(words, [...(groups.get(words) ?? []), mark])
+  const shown = new Set<string>()
+  return free.flatMap(({ mark, words }): FreeLane[] => {
+    const marks = groups.get(words) ?? []
+    if (marks.length <= ALONE) return [{ mark, words }]
+    if (shown.has(words)) return []
+    shown.add(words)
+    const named = marks.slice(0, MARKS).join(', ')
+    return [{ mark: `${marks.length} pens`, words: `${words}, on ${named}${marks.length > MARKS ? ' ...' : ''}` }]
+  })
+}
+const MARKS = 8
+
 export interface ClockScale {
   /** The left end of the line. */
   start: Date

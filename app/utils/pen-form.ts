@@ -19,3 +19,7 @@ export const tidyPen = (form: NewPen): NewPen => ({ ...form, name: form.name.tri
 
 /** What is wrong with a pen form, by field; empty when nothing is. */
 export const penErrors = (form: NewPen): FieldErrors => errorsOf(newPenSchema, form)
+
+/** The name of one of several: its number where the pattern has a #, else after it. */
+export const numbered = (pattern: string, number: number): string =>
+  pattern.includes('#') ? pattern.replaceAll('#', `${number}`) : pattern.trim() ? `${pattern.trim()} ${number}` : ''

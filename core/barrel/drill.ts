@@ -54,7 +54,7 @@ function speedFor(tradeSpeed: number, bit: Figure): Figure {
     'drilling speed',
     Math.round((tradeSpeed * Math.min(1, TRADE_BIT / bit.value)) / 10) * 10,
     'rev/min',
-    'the same surface speed as a 7 mm bit',
+    'the same surface speed as a 7 mm bit, to the nearest 10',
     [usual, bit],
   )
 }

@@ -28,6 +28,16 @@ it('all there: one line for the set, one for each bit, one for the bushings; 3/8
     ['bushings', 'there'],
   ])
 })
+it('tells how many sets are short for several pens', () => {
+  const set = (sets: number, pens: number) => partsCheck(fitting, { bits: [], sets, bushings: 'there' }, pens)[0]!
+  expect(set(5, 5)).toMatchObject({ state: 'there', says: '5 sets of this fitting on the shelf' })
+  expect(set(5, 10)).toMatchObject({
+    state: 'missing',
+    says: '5 sets of this fitting on the shelf, for 10 pens',
+    remedy: 'Count them on the shelf, or order 5 before you cut.',
+  })
+  expect(set(0, 2).remedy).toBe('Count them on the shelf, or order 2 before you cut.')
+})
 it('names what is missing and what would do instead', () => {
   const lines = partsCheck(fitting, {
     bits: [

@@ -1,5 +1,5 @@
 import { nth } from '../sure'
-import { trimmed } from '../format'
+import { counted, trimmed } from '../format'
 import { bitOf, type Fitting } from './fitting'
 import { tubeGlue } from './tube'
 
@@ -30,17 +30,8 @@ const SAME_BIT = 0.05
 
 const mm = (value: number): string => `${trimmed(value, 2)} mm`
 
-/** Whether the set, the bits and the bushings for a pen are on the shelf, and what would do instead. */
-export function partsCheck(fitting: Fitting, stock: PartsStock): PartLine[] {
-  const set: PartLine
-    = stock.sets > 0
-      ? { what: 'set', state: 'there', says: `${stock.sets} ${stock.sets === 1 ? 'set' : 'sets'} of this fitting on the shelf` }
-      : {
-          what: 'set',
-          state: 'missing',
-          says: 'No set of this fitting on the shelf',
-          remedy: 'Count it on the shelf, or order one before you cut.',
-        }
+/** Whether the sets, the bits and the bushings for so many pens are on the shelf, and what would do instead. */
+export function partsCheck(fitting: Fitting, stock: PartsStock, pens = 1): PartLine[] {
   const bits = [...new Set(fitting.barrels.map(barrel => bitOf(fitting, barrel)))].map(bit => bitLine(fitting, bit, stock.bits))
   const bushings: PartLine = {
     'there': { what: 'bushings', state: 'there', says: 'Bushings on the shelf' } as const,
@@ -57,7 +48,21 @@ export function partsCheck(fitting: Fitting, stock: PartsStock): PartLine[] {
       remedy: 'Say so on the shelf.',
     } as const,
   }[stock.bushings]
-  return [set, ...bits, bushings]
+  return [setLine(stock.sets, pens), ...bits, bushings]
+}
+
+function setLine(sets: number, pens: number): PartLine {
+  const there = sets === 0 ? 'No set of this fitting' : `${counted(sets, 'set')} of this fitting`
+  if (sets >= pens) return { what: 'set', state: 'there', says: `${there} on the shelf` }
+  const one = pens - sets === 1
+  return {
+    what: 'set',
+    state: 'missing',
+    says: sets === 0 ? `${there} on the shelf` : `${there} on the shelf, for ${pens} pens`,
+    remedy: pens === 1
+      ? 'Count it on the shelf, or order one before you cut.'
+      : `Count ${one ? 'it' : 'them'} on the shelf, or order ${pens - sets} before you cut.`,
+  }
 }
 
 function bitLine(fitting: Fitting, bit: number, bits: PartsStock['bits']): PartLine {

@@ -6,7 +6,7 @@ import { drilling } from './drill'
 import { fittingFaults } from './faults'
 import type { Fitting } from './fitting'
 import { seamBand, shareBeyond } from './seam'
-import { leastSection } from './section'
+import { leastSection, wiseSquare } from './section'
 import { speedVerdict, spindleSpeed, surfaceSpeed } from './speed'
 import { tubeGlue } from './tube'
 import { meeting, turnedEnds } from './turn'
@@ -68,6 +68,31 @@ it('a board of 300 × 100 × 20 gives 2 × 4 pieces of 120 × 19 along the grain
   expect(best.waste).toBeCloseTo(1 - (8 * 120 * 361) / 600_000, 9)
 })
 
+it('a hair less in the section makes one strip more, and no more than a hair is asked for (by hand)', () => {
+  const piece = { length: 120, section: 19, kerf: 2 }
+  const board = { length: 300, width: 102.5, thickness: 20 }
+  // Five strips in 102.5 mm: (102.5 + 2) / 5 − 2 = 18.9 mm each, two pens in each strip.
+  expect(boardYield(board, piece)[0]).toMatchObject({ strips: 4, hair: { less: expect.closeTo(0.1, 9) as number, pens: 2 } })
+  expect(boardYield({ ...board, width: 103 }, piece)[0]).not.toHaveProperty('hair')
+  // (101 + 2) / 5 − 2 = 18.6 mm is a hair less than 19, (99 + 2) / 5 − 2 = 18.2 mm is not.
+  expect(boardYield({ ...board, width: 101 }, piece)[0].hair?.less).toBeCloseTo(0.4, 9)
+  expect(boardYield({ ...board, width: 99 }, piece)[0]).not.toHaveProperty('hair')
+})
+it('what it says of a hair comes true when it is cut so (property)', () => {
+  const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+  fc.assert(
+    fc.property(mm(100, 900), mm(40, 300), mm(15, 60), mm(12, 25), mm(0.5, 4), (length, width, thickness, section, kerf) => {
+      const board = { length, width, thickness }
+      for (const { way, pens, hair } of boardYield(board, { length: 80, section, kerf })) {
+        if (!hair) continue
+        const cut = boardYield(board, { length: 80, section: section - hair.less, kerf }).find(one => one.way === way)!
+        expect(cut.pens).toBe(pens + hair.pens)
+        expect(hair.less).toBeLessThanOrEqual(0.6)
+      }
+    }),
+    { numRuns: 300 },
+  )
+})
 it('where both ways give as many, the grain runs along; what just fits is counted', () => {
   const piece = { length: 50, section: 50, kerf: 0 }
   const ways = boardYield({ length: 100, width: 100, thickness: 50 }, piece)
@@ -204,4 +229,17 @@ it('shows a worn bushing as it measures, and how the wood meets the metal', () =
   expect(ends[2]!.bushing).toMatchObject({ measured: { value: 11.9, origin: 'measured' }, over: expect.closeTo(0.05, 9) })
   expect(ends[0]!.bushing).toBeUndefined()
   expect([0.04, 0.041, -0.04, -0.08].map(meeting)).toEqual(['flush', 'proud', 'flush', 'shy'])
+})
+
+// The trade cuts 15 mm for a 7 mm pen [trade]; the least is told beside it.
+it('the square that is wise to cut leaves something on every side, in whole millimetres (property)', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 5, max: 40, noNaN: true }), (least) => {
+      const { value } = wiseSquare(given('least', least, 'mm'))
+      expect(Number.isInteger(value)).toBe(true)
+      expect(value - least).toBeGreaterThanOrEqual(4 - 1e-6)
+      expect(value - least).toBeLessThan(5)
+    }),
+  )
+  expect(wiseSquare(given('least', 10.1, 'mm')).value).toBe(15)
 })

@@ -39,6 +39,19 @@ export function leastSection(fattest: Figure, depth: Figure, wanderPart: Figure,
   return { side, wander, overCorners: side.value * Math.SQRT2 }
 }
 
+/**
+ * What is wise to cut on each side beyond what can just be, mm [model]: corners, sawing that is not square, a bruise, a barrel that is
+ * turned again. With it a 7 mm pen comes out at the 15 mm that the trade cuts.
+ */
+const SPARE_SIDE = 2
+
+/** The square that is wise to cut, mm: what can just be, with something to spare on every side, up to the next whole millimetre. */
+export function wiseSquare(least: Figure): Figure {
+  const spare = given('to spare on each side', SPARE_SIDE, 'mm', { mark: 'model', note: 'corners, a bruise, a barrel turned again' })
+  const value = Math.ceil(least.value + 2 * spare.value - 1e-9)
+  return worked('square to cut', value, 'mm', 'least square section + 2 × to spare, up to the next whole mm', [least, spare])
+}
+
 /** Drill wander as a part of the depth: the turner's own, else the usual. */
 export function drillWander(own?: number | null): Figure {
   const label = 'wander, part of the depth'

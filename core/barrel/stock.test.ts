@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { chance } from '../../tests/support/chance'
 import { cutStock } from './stock/cut-stock'
 import type { CutLayout, StockProblem } from './stock/problem'
+import { whyNot } from './stock/why-not'
 
 const KERF = 1.2
 
@@ -173,4 +174,24 @@ it('leaves out as few as it can where there is not enough, and says which', () =
 it('refuses what is no length', () => {
   expect(() => cutStock({ wanted: [{ id: 'a', length: 0 }], stock: [], kerf: 1 })).toThrow(RangeError)
   expect(() => cutStock({ wanted: [], stock: [{ id: 's', length: -3, count: 1 }], kerf: 1 })).toThrow(RangeError)
+})
+
+it('says why a piece has no stick: no such wood, too thin, too short, or taken by others', () => {
+  const problem: StockProblem = {
+    wanted: [
+      { id: 'holly', length: 100, section: 15, from: ['holly'] },
+      { id: 'thick', length: 100, section: 20, from: ['apple'] },
+      { id: 'long', length: 140, section: 15, from: ['apple'] },
+      { id: 'one', length: 100, section: 15, from: ['apple'] },
+      { id: 'two', length: 100, section: 15, from: ['apple'] },
+    ],
+    stock: [{ id: 'apple', length: 145, count: 1, section: 19 }, { id: 'pear', length: 300, count: 0, section: 30 }],
+    kerf: 1.5,
+    trim: 5,
+  }
+  const { unplaced } = cutStock(problem)
+  const reasons = unplaced.map(id => `${id}: ${whyNot(problem, problem.wanted.find(one => one.id === id)!)}`)
+  expect(reasons.filter(one => !/^(one|two)/.test(one)).sort()).toEqual(['holly: no such wood', 'long: too short', 'thick: too thin'])
+  expect(reasons.filter(one => /^(one|two)/.test(one))).toEqual([expect.stringMatching(/used up$/)])
+  expect(whyNot(problem, { id: 'any', length: 100 })).toBe('used up')
 })

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { idOf, PEN, planFor } from '../../tests/support/inputs'
 import { defectKinds, repairWays, type RepairWay } from '../defects'
-import { endOfRepair, withExtraCoat, withRepairs, type ChosenRepair, type ExtraCoat, type Plan } from '../plan'
+import { endOfRepair, extraWorks, withExtra, withRepairs, type ChosenRepair, type Extra, type Plan } from '../plan'
 import type { BenchEvent, Entry } from './event'
 import { replay } from './replay'
 
@@ -17,6 +17,7 @@ type Choice = { kind: Entry['kind'], a: number, b: number, seconds: number, devi
 
 const KINDS: Entry['kind'][] = [
   ...(['begin', 'done', 'done', 'done', 'skip', 'check', 'look', 'measure', 'coat', 'time', 'undo', 'undo'] as const),
+  ...(['extra', 'extra', 'wait', 'remark', 'press'] as const),
   ...(['defect', 'repair', 'repair', 'repair', 'repair', 'settle', 'settle', 'settle', 'answer', 'judge', 'photo'] as const),
 ]
 const anyChoice: fc.Arbitrary<Choice> = fc.record({
@@ -70,6 +71,15 @@ function entryOf(kind: Entry['kind'], { now, log, step, defect, b }: Scene): Ent
     case 'look': return { kind, payload: { step, answer: 'not yet' } }
     case 'measure': return { kind, payload: { barrel: 'lower', fromTip: b % 50, diameter: 9 + (b % 10) / 10, step } }
     case 'coat': return { kind, payload: { product: now.inputs.shelf.products.find(one => one.role === 'thin CA')!.id, step } }
+    case 'extra': {
+      const work = pick(extraWorks.filter(one => one !== 'coat'), b)!
+      const { abrasives, products } = now.inputs.shelf
+      const what = work === 'polish' ? pick(products.filter(one => one.role === 'plastic polish'), b)?.id : pick(abrasives, b * 7)?.id
+      return { kind, payload: { work, with: what ?? null, step } }
+    }
+    case 'wait': return { kind, payload: { step, seconds: 10 + b } }
+    case 'press': return { kind, payload: { step, part: 'Tip', verdict: 'in', left: null, out: null, back: null } }
+    case 'remark': return { kind, payload: { text: `remark ${b}`, step } }
     case 'time': return { kind, payload: { step, seconds: b % 4 ? b : null } }
     case 'undo': return log.length ? { kind, payload: { entries: [pick(log, b)!.id] } } : undefined
     case 'repair': return defect === undefined ? undefined : { kind, payload: { defect, way: pick(repairWays, b)!, step } }
@@ -102,12 +112,13 @@ function read(log: readonly BenchEvent[]) {
   const inForce = ordered.filter(one => isIn(one))
 
   const defects: PlainDefect[] = []
-  const edits: ({ repair: ChosenRepair } | { coat: ExtraCoat })[] = []
+  const edits: ({ repair: ChosenRepair } | { extra: Extra })[] = []
   for (const one of inForce)
     if (one.kind === 'defect') defects.push({ id: one.id, mends: [], answers: {}, photos: [], noted: one.payload })
   let checks: Record<string, Record<string, string>> = {}
   for (const one of inForce) {
-    if (one.kind === 'coat') edits.push({ coat: { key: one.id, ...one.payload } })
+    if (one.kind === 'coat') edits.push({ extra: { key: one.id, work: 'coat', with: one.payload.product, step: one.payload.step } })
+    if (one.kind === 'extra') edits.push({ extra: { key: one.id, ...one.payload } })
     if (one.kind === 'check') checks[one.payload.step] = { ...checks[one.payload.step], [one.payload.check]: one.payload.answer }
     if (!('defect' in one.payload)) continue
     const { defect: of } = one.payload
@@ -138,10 +149,14 @@ function read(log: readonly BenchEvent[]) {
       edits.splice(edits.findIndex(edit => 'repair' in edit && edit.repair.key === key), 1, { repair })
     }
   }
-  const mended = edits.reduce((now, edit) => ('coat' in edit ? withExtraCoat(now, edit.coat) : withRepairs(now, [edit.repair])), plan)
-  // A coat more than planned is on when it was entered, whatever else names its step.
+  const first = new Map<string, 'done' | 'skip'>()
+  for (const one of inForce)
+    if ((one.kind === 'done' || one.kind === 'skip') && !first.has(one.payload.step)) first.set(one.payload.step, one.kind)
+  const beside = { settled: new Set(first.keys()), leftOut: new Set([...first].filter(([, how]) => how === 'skip').map(([id]) => id)) }
+  const mended = edits.reduce((now, edit) => ('extra' in edit ? withExtra(now, edit.extra, beside) : withRepairs(now, [edit.repair])), plan)
+  // What was done beside the plan is done when it was entered, whatever else names its step.
   const by = (step: string) =>
-    inForce.find(one => one.kind === 'coat' && step.endsWith(one.id))
+    inForce.find(one => (one.kind === 'coat' || one.kind === 'extra') && /^more(~\d+)?\./.test(step) && step.endsWith(one.id))
     ?? inForce.find(one => (one.kind === 'done' || one.kind === 'skip') && one.payload.step === step)
   const steps = mended.steps.map(({ id }) => {
     const entry = by(id)
@@ -156,6 +171,7 @@ function read(log: readonly BenchEvent[]) {
     next: steps.find(one => one.status === 'open')?.id,
     checks,
     measured: inForce.filter(one => one.kind === 'measure').map(one => one.id),
+    remarks: inForce.flatMap(one => (one.kind === 'remark' ? [`${one.at} ${one.payload.text} ${one.payload.step}`] : [])),
     times: Object.fromEntries(inForce.flatMap(one => (one.kind === 'time' ? [[one.payload.step, one.payload.seconds]] : []))),
     inForce: ordered.map(one => inForce.includes(one)),
     defects: defects.map(({ noted: _, settled, mends, ...rest }) => {
@@ -180,6 +196,7 @@ function shown(log: readonly BenchEvent[]): ReturnType<typeof read> {
     next: state.next?.id,
     checks: Object.fromEntries([...state.checks].map(([step, answers]) => [step, Object.fromEntries(answers)])),
     measured: state.measured.map(one => one.id),
+    remarks: state.remarks.map(one => `${one.at} ${one.text} ${one.step}`),
     times: Object.fromEntries(state.times),
     inForce: state.log.map(one => one.inForce),
     defects: state.defects.map(one => ({

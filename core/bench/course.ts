@@ -1,10 +1,10 @@
 import type { Defect, RepairWay } from '../defects'
-import { mendId, stepId, type ChosenRepair, type ExtraCoat, type MendId, type StepId } from '../plan'
+import { mendId, stepId, type ChosenRepair, type Extra, type MendId, type StepId } from '../plan'
 import type { EventOf } from './event'
 import type { Held, Said } from './held'
 
 /** What the log changes in the plan, in the order it happened. */
-export type PlanEdit = { kind: 'repair', repair: ChosenRepair } | { kind: 'coat', coat: ExtraCoat }
+export type PlanEdit = { kind: 'repair', repair: ChosenRepair } | { kind: 'extra', extra: Extra }
 
 /**
  * A mend that was chosen. It is `chosen` until somebody says that the defect still shows: then it has `failed`, and the next choice is a
@@ -46,7 +46,7 @@ export interface Book {
 }
 
 /** What can happen to a defect, or beside the plan. */
-type Action = EventOf<'coat' | 'repair' | 'settle' | 'answer' | 'judge' | 'photo'>
+type Action = EventOf<'coat' | 'extra' | 'repair' | 'settle' | 'answer' | 'judge' | 'photo'>
 
 /** The book of a log. `done` are the steps that were done at any time: a mend that was begun is not taken back by another choice. */
 export function bookOf({ said, steps }: Held): Book {
@@ -59,14 +59,16 @@ const isOf
   = <K extends Said['kind']>(kind: K) =>
     (event: Said): event is Extract<Said, { kind: K }> =>
       event.kind === kind
-const ACTIONS: readonly Said['kind'][] = ['coat', 'repair', 'settle', 'answer', 'judge', 'photo']
+const ACTIONS: readonly Said['kind'][] = ['coat', 'extra', 'repair', 'settle', 'answer', 'judge', 'photo']
 const isAction = (event: Said): event is Action => ACTIONS.includes(event.kind)
 
 const begun = (noted: EventOf<'defect'>): Course => ({ noted, rounds: [], answers: new Map(), judged: null, photos: [] })
 
 /** The book after one more action. What is said of a defect that was never noted changes nothing. */
 function after(book: Book, action: Action, done: readonly StepId[]): Book {
-  if (action.kind === 'coat') return { ...book, edits: [...book.edits, { kind: 'coat', coat: { key: action.id, ...action.payload } }] }
+  if (action.kind === 'coat' || action.kind === 'extra') {
+    return { ...book, edits: [...book.edits, { kind: 'extra', extra: extraOf(action) }] }
+  }
   const course = book.courses.get(action.payload.defect)
   if (!course) return book
   switch (action.kind) {
@@ -82,6 +84,15 @@ function after(book: Book, action: Action, done: readonly StepId[]): Book {
       return withCourse(book, { ...course, photos: [...course.photos, action.payload.photo] })
   }
 }
+
+const coatExtra = ({ product, step, item }: EventOf<'coat'>['payload']): Omit<Extra, 'key'> =>
+  ({ work: 'coat', with: product, step, ...(item ? { item } : {}) })
+
+/** What was done beside the plan, as the plan takes it. */
+const extraOf = (event: EventOf<'coat' | 'extra'>): Extra =>
+  event.kind === 'extra'
+    ? { key: event.id, ...event.payload }
+    : { ...coatExtra(event.payload), key: event.id }
 
 const withCourse = (book: Book, course: Course): Book => ({ ...book, courses: new Map([...book.courses, [course.noted.id, course]]) })
 

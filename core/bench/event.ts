@@ -1,14 +1,43 @@
 import { nth } from '../sure'
 import type { BarrelId } from '../barrel'
 import type { Defect, RepairWay } from '../defects'
-import type { DiameterReading } from '../plan'
+import type { DiameterReading, Extra, ExtraWork } from '../plan'
+import type { Product } from '../shelf'
+
+/** A part in the press: in, or tried, with what was read off where somebody did. */
+export interface Pressing {
+  /** The step under way. */
+  step: string
+  /** The part, by its name. */
+  part: string
+  /** In without being tried, or how it was when it was tried. */
+  verdict: 'in' | 'short' | 'right' | 'far'
+  /** How far before its ring it stands, mm; below 0 past it; null where nobody said. */
+  left: number | null
+  /** How far the point stands out, mm; null where nobody said. */
+  out: number | null
+  /** Whether the point goes fully back; null where nobody said. */
+  back: boolean | null
+  /** Put in otherwise than the fitting has it; absent: as it is. */
+  as?: OtherwiseIn
+}
+
+/** A part that was put in otherwise than the fitting has it. */
+export interface OtherwiseIn {
+  /** Glued in, cut to a length, or one of another kind. */
+  how: 'glued' | 'cut' | 'another'
+  /** The length it was cut to, mm; null where nobody said, and where it was not cut. */
+  to: number | null
+  /** Which kind, in the turner's words; empty where it was the same. */
+  what: string
+}
 
 /** What can be entered at the bench, with what belongs to it. Steps and entries are named by their ids. */
 export type Entry
   /** Hands on a step; the first one of a pen starts its clock. */
   = | { kind: 'begin', payload: { step: string } }
-  /** A step is done; of a coat: it is on. */
-    | { kind: 'done', payload: { step: string } }
+  /** A step is done; of a coat: it is on. Where it was done on several pens together: its part of the time, s, and of how many pens. */
+    | { kind: 'done', payload: { step: string, shared?: { seconds: number, pens: number } } }
   /** A step is left out. */
     | { kind: 'skip', payload: { step: string } }
     | { kind: 'defect', payload: Omit<Defect, 'id'> & { step: string | null } }
@@ -16,16 +45,28 @@ export type Entry
     | { kind: 'check', payload: { step: string, check: string, answer: 'yes' | 'no' } }
   /** Whether the scratches before a grit are gone, looked for under a raking light. */
     | { kind: 'look', payload: { step: string, answer: 'not yet' | 'cannot tell' } }
+  /** A coat touched while the step that follows it waits: what it was like under a finger. */
+    | { kind: 'touch', payload: { step: string, felt: 'tacky' | 'hard' } }
   /** A diameter at a place of a barrel, mm, during a step. */
     | { kind: 'measure', payload: DiameterReading }
   /** A coat more than planned is on; `step` is the one under way. */
-    | { kind: 'coat', payload: { product: string, step: string | null } }
+    | { kind: 'coat', payload: { product: string, step: string | null, item?: Product } }
+  /** Something done that no plan asked for, with an abrasive or a product by its id; `step` is the one under way. */
+    | { kind: 'extra', payload: Omit<Extra, 'key' | 'work'> & { work: Exclude<ExtraWork, 'coat'> } }
+  /** A part of the fitting in the press. */
+    | { kind: 'press', payload: Pressing }
+  /** A step waits for so many s more from now on, because the turner wants it to. */
+    | { kind: 'wait', payload: { step: string, seconds: number } }
+  /** A remark of the turner's own, about the step under way. */
+    | { kind: 'remark', payload: { text: string, step: string | null } }
   /** Hands-on time of a step as the turner puts it right afterwards, s; null is as measured. */
     | { kind: 'time', payload: { step: string, seconds: number | null } }
   /** A question about the cause of a defect, answered. */
     | { kind: 'answer', payload: { defect: string, question: string, answer: 'yes' | 'no' | 'not known' } }
   /** What the turner judges a defect’s cause to be; null takes the judgement away. */
     | { kind: 'judge', payload: { defect: string, cause: string | null } }
+  /** The pen leaves the bench, or comes back to it; why, where somebody said so. */
+    | { kind: 'away', payload: { how: 'set aside' | 'given up' | 'mistake' | 'back', why: string } }
   /** A picture of a defect. */
     | { kind: 'photo', payload: { defect: string, photo: string } }
   /** The way chosen to mend a defect; `step` is the one under way, `from` the grit to go back to where that was said. */

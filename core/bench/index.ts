@@ -1,10 +1,23 @@
 export { boardOf, type Board } from './board'
 export { isOpen, type DefectState } from './course'
-export { inOrder, type BenchEvent, type Entry } from './event'
+export { inOrder, type BenchEvent, type Entry, type OtherwiseIn } from './event'
 export { findingsOf, whyDefect } from './evidence/findings'
-export { jobOf } from './jobs'
-export { nextPen, type Why } from './order'
-export { project, PROJECTION, summaryIn, type Fact, type ProjectedDefect, type ProjectedSummary, type Projection } from './projection'
+export { jobOf } from './next/job-of'
+export { bestNextPen, nextPen, type NextPen, type Why } from './next/next'
+export type { Job } from './next/job'
+export {
+  brokenProjection,
+  project,
+  PROJECTION,
+  summaryIn,
+  type Fact,
+  type ProjectedDefect,
+  type ProjectedSummary,
+  type Projection,
+} from './projection'
+export { atAnotherTime, canBeMoved, onAnotherPen, swapped, type Logged, type PutRight } from './put-right'
+export { isIn, pressedParts, type PressedPart } from './pressed'
+export { mayGo } from './may-go'
 export { record, sandedSoFar, type PenRecord } from './record'
 export {
   answerTo,
@@ -16,4 +29,7 @@ export {
   type OffTime,
   type RunningWait,
 } from './replay'
-export { summarise, timeLeft, type PenSummary } from './summary'
+export { story, type Evening, type Happening } from './story'
+export { operationOf, type Operation } from './together/operation'
+export { shared } from './together/share'
+export { brokenWords, summarise, type PenSummary } from './summary'

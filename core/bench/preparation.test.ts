@@ -1,7 +1,10 @@
 import { withRepairs } from '../plan'
-import { eventAt, idOf, planFor, without, recordOf } from '../../tests/support/inputs'
+import { eventAt, idOf, momentAt, planFor, without, recordOf } from '../../tests/support/inputs'
+import { unitWords } from '../units'
+import { boardOf } from './board'
 import type { BenchEvent } from './event'
 import { answerTo, replay } from './replay'
+import { summarise } from './summary'
 
 const plan = planFor('apple', 'twist-7')
 const ids = plan.steps.map(step => step.id)
@@ -81,5 +84,35 @@ it('keeps the last answer to a check, and every diameter that was measured', () 
   expect(recordOf(plan, log)).toMatchObject({
     checks: [{ step: 'drill', check: 'centred', answer: 'yes' }],
     measured: [{ diameter: 8.4 }, { diameter: 8.2 }],
+  })
+})
+
+describe('a pen that leaves the bench', () => {
+  const away = (how: 'set aside' | 'given up' | 'mistake' | 'back', seconds: number, number: number, why = '') =>
+    eventAt(seconds, number, { kind: 'away', payload: { how, why } })
+  const stage = (...more: BenchEvent[]) => summarise(boardOf(plan, [...workedTo('turn'), ...more]), unitWords('metric'))
+
+  it('is set aside, or given up, with its reason and its record, and nothing is next on it', () => {
+    const aside = stage(away('set aside', 5000, 200, 'The bit is blunt'))
+    expect([aside.stage, aside.next, aside.wait]).toEqual(['set aside', null, null])
+    expect(stage(away('given up', 5000, 200)).stage).toBe('given up')
+    expect(summarise(boardOf(plan, [away('mistake', 0, 200)]), unitWords('metric')).stage).toBe('given up')
+    const state = replay(plan, [...workedTo('turn'), away('set aside', 5000, 200, 'The bit is blunt')])
+    expect(state.away).toEqual({ how: 'set aside', why: 'The bit is blunt', at: momentAt(5000) })
+    expect(state.steps.filter(one => one.status === 'done').length).toBe(ids.indexOf('turn') + 1)
+  })
+  it('comes back to where it was; the last that was said counts, whatever order it came in; taken back it never left', () => {
+    const [aside, back] = [away('set aside', 5000, 200), away('back', 9000, 201)]
+    expect(stage(aside, back).stage).toBe('in work')
+    expect(stage(back, aside)).toEqual(stage(aside, back))
+    expect(stage(aside, back, away('given up', 9500, 202)).stage).toBe('given up')
+    const undone = eventAt(5100, 203, { kind: 'undo', payload: { entries: [aside.id] } })
+    expect(stage(aside, undone).stage).toBe('in work')
+  })
+  it('the time it lay aside is no time of the step that follows', () => {
+    const row = (events: BenchEvent[]) => recordOf(plan, events).rows.find(one => one.step.id === first)!
+    const start = ids.indexOf('turn') * 100
+    const log = [...workedTo('turn'), away('set aside', start + 10, 200), away('back', start + 300, 201), done(start + 350, 202, first)]
+    expect(row(log)).toMatchObject({ handsOn: 50, timing: 'measured' })
   })
 })

@@ -1,9 +1,10 @@
 import type { AirReading } from '../climate'
 import type { WaitPurpose } from '../shelf'
 import type { Plan, PlanTrace, Step, StepId } from '../plan'
-import { isSettling, partsTime } from './held'
+import { isSettling, isShared, partsTime } from './held'
 import { isPause, secondsBetween } from './pause'
 import { isDone, isSettled, waitOf, type BenchState, type SettledStep, type StepState } from './replay'
+import { typedAfterwards } from './typed'
 
 /** A wait as it was kept. */
 export interface KeptWait {
@@ -28,8 +29,8 @@ export interface RecordRow {
   /** Hands-on time, s; null while it is not done. */
   handsOn: number | null
   /**
-   * Whether the time was measured between entries, put right by the turner, or is the planned one because there was a pause or nothing
-   * to measure from.
+   * Whether the time was measured between entries, put right by the turner, or is the planned one because there was a pause, it was typed
+   * in after the work, or there is nothing to measure from.
    */
   timing: 'measured' | 'yours' | 'planned' | null
   /** What was measured but taken for a pause, s. */
@@ -72,14 +73,18 @@ export function record(
   elsewhere: readonly string[] = [],
 ): PenRecord {
   const entries = state.held.all.filter(event => event.kind !== 'undo')
-  // The first entry of all starts the clock, whatever it is.
+  // The first entry of all starts the clock, whatever it is; “paper on” belongs to its grit, whose time goes on.
   const marks = entries.filter((event, index) => index === 0 || partsTime(event)).map(event => event.at)
+  const typed = typedAfterwards(entries)
+  const together = new Map(entries.filter(isShared).map(event => [event.id, event.payload.shared.seconds]))
+  const plannedBy = byEntry(state.steps, traced)
   const rows = state.steps.map((one, index): RecordRow => {
     const planned = traced.steps[index]?.handsOn.value ?? 0
     const row = { step: one.step, status: one.status, at: isSettled(one) ? one.at : null, planned }
-    return isDone(one)
-      ? { ...row, ...worked(state, one, planned, marks, air, elsewhere) }
-      : { ...row, handsOn: null, timing: null, wait: null }
+    if (!isDone(one)) return { ...row, handsOn: null, timing: null, wait: null }
+    const all = plannedBy.get(one.entry) ?? planned
+    const timing = typed.has(one.entry) ? { planned: all } : { planned: all, share: together.get(one.entry), marks, elsewhere }
+    return { ...row, ...partOf(worked(state, one, timing, air), all > 0 ? planned / all : 1) }
   })
   const settled = state.steps.filter(isSettled).map(one => one.at)
   return {
@@ -95,21 +100,48 @@ export function record(
   }
 }
 
+/** The time planned for the steps of each entry, s: pads that were run again are steps of their own, told of at once. */
+function byEntry(steps: readonly StepState[], traced: PlanTrace): Map<string, number> {
+  const sums = new Map<string, number>()
+  steps.forEach((one, index) => {
+    if (isDone(one)) sums.set(one.entry, (sums.get(one.entry) ?? 0) + (traced.steps[index]?.handsOn.value ?? 0))
+  })
+  return sums
+}
+
+/** Its part of the time of an entry; what the turner said himself stands. */
+function partOf<T extends Pick<RecordRow, 'handsOn' | 'timing' | 'pause' | 'wait'>>(told: T, part: number): T {
+  if (part === 1 || told.timing === 'yours' || told.handsOn === null) return told
+  return { ...told, handsOn: told.handsOn * part, ...(told.pause === undefined ? {} : { pause: told.pause * part }) }
+}
+
+/** What the time of a step is told by. */
+interface Timing {
+  /** As planned, s. */
+  planned: number
+  /** Its part of what was done on several pens together, s. */
+  share?: number | undefined
+  /** Moments at which hands went from one thing to the next; absent where they measure nothing. */
+  marks?: readonly string[]
+  /** The same of other pens. */
+  elsewhere?: readonly string[]
+}
+
 /** How a step that is done was worked: its time, and the wait before it. */
 function worked(
-  { plan, steps, times }: BenchState,
+  { plan, steps, times, held }: BenchState,
   one: SettledStep,
-  planned: number,
-  marks: readonly string[],
+  { planned, share, marks, elsewhere }: Timing,
   air: readonly AirReading[],
-  elsewhere: readonly string[],
 ): Pick<RecordRow, 'handsOn' | 'timing' | 'pause' | 'wait'> {
-  const wait = waitOf(plan, one.step, steps, air)
+  const wait = waitOf(plan, one.step, { steps, air, touches: held.touches })
   const kept = wait ? { purpose: wait.purpose, seconds: wait.length.value, shortBy: Math.max(0, secondsBetween(one.at, wait.until)) } : null
   const yours = times.get(one.step.id)
   if (yours != null) return { handsOn: yours, timing: 'yours', wait: kept }
-  const own = marks.findLast(at => at < one.at)
-  const other = lastBefore(elsewhere, one.at)
+  if (share !== undefined) return { ...judged(planned, share), wait: kept }
+  // Moments that were typed in one after another measure nothing.
+  const own = marks?.findLast(at => at < one.at)
+  const other = elsewhere && lastBefore(elsewhere, one.at)
   return { ...timed(planned, own && other && other > own ? other : own, wait?.until, one.at), wait: kept }
 }
 
@@ -132,11 +164,14 @@ function timed(
   at: string,
 ): Pick<RecordRow, 'handsOn' | 'timing' | 'pause'> {
   if (!from) return { handsOn: planned, timing: 'planned' }
-  const seconds = secondsBetween(waitEnds && waitEnds > from && waitEnds < at ? waitEnds : from, at)
-  return isPause(seconds, planned)
+  return judged(planned, secondsBetween(waitEnds && waitEnds > from && waitEnds < at ? waitEnds : from, at))
+}
+
+/** A time that was measured, or a pause in the place of which the planned one is taken. */
+const judged = (planned: number, seconds: number): Pick<RecordRow, 'handsOn' | 'timing' | 'pause'> =>
+  isPause(seconds, planned)
     ? { handsOn: planned, timing: 'planned', pause: seconds - planned }
     : { handsOn: seconds, timing: 'measured' }
-}
 
 /**
  * How long a grit under way was sanded so far, s, when somebody looks at it: from the entry before it, less the changes and looks

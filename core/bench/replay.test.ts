@@ -124,6 +124,28 @@ describe('undo', () => {
     expect(replay(plan, back)).toMatchObject({ takeBack: [idOf(1)], putBack: idOf(3) })
     expect(replay(plan, [...back, eventAt(7, 4, { kind: 'done', payload: { step: 'drill' } })]).putBack).toBeNull()
   })
+  it('puts back as many as were taken back, the last first, and then no more (property)', () => {
+    const some = fc.integer({ min: 1, max: 8 })
+    fc.assert(fc.property(some, some, some, (many, takes, puts) => {
+      const log: BenchEvent[] = plan.steps.slice(0, many).map((step, index) =>
+        eventAt(index, index + 1, { kind: 'done', payload: { step: step.id } }))
+      const statesOf = () => replay(plan, log).steps.map(one => one.status)
+      const states = [statesOf()]
+      for (let taken = 0; taken < Math.min(takes, many); taken++) {
+        const { takeBack } = replay(plan, log)
+        log.push(eventAt(100 + log.length, 100 + log.length, { kind: 'undo', payload: { entries: takeBack } }))
+        states.push(statesOf())
+      }
+      for (let put = 0; put < puts; put++) {
+        const { putBack } = replay(plan, log)
+        states.pop()
+        expect(putBack === null).toBe(states.length === 0)
+        if (putBack === null) break
+        log.push(eventAt(100 + log.length, 100 + log.length, { kind: 'undo', payload: { entries: [putBack] } }))
+        expect(statesOf()).toEqual(states.at(-1))
+      }
+    }))
+  })
   it('takes back both entries of a coat that two devices entered', () => {
     const log = [
       eventAt(0, 1, { kind: 'done', payload: { step: 'coat.1' } }),

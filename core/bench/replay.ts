@@ -3,11 +3,15 @@ import { worked, type Figure } from '../figures'
 import type { WaitPurpose } from '../shelf'
 import {
   endOfRepair,
-  extraCoatId,
+  isExtraDone,
+  isTouched,
   stepWaits,
   stripsAll,
-  withExtraCoat,
+  withBeforehand,
+  withExtra,
+  wipedOff,
   withRepairs,
+  type Beside,
   type DiameterReading,
   type MendId,
   type Plan,
@@ -16,9 +20,10 @@ import {
 } from '../plan'
 import { bookOf, defectState, type DefectState, type PlanEdit } from './course'
 import { inOrder, type BenchEvent, type EventOf } from './event'
+import { isReadable } from './readable'
 import { heldOf, isSettling, type Held, type SettlingEntry } from './held'
 import { secondsBetween } from './pause'
-import { takenBack } from './undo'
+import { takenBack, toPutBack } from './undo'
 
 /** A step that nobody has settled yet. */
 export interface OpenStep {
@@ -61,6 +66,16 @@ export interface RunningWait {
   length: Figure
 }
 
+/** Why a pen is not on the bench. */
+export interface Away {
+  /** Set aside for a while, given up, or never meant. */
+  how: 'set aside' | 'given up' | 'mistake'
+  /** In the turner's words; empty where nobody said. */
+  why: string
+  /** Since when, ISO 8601. */
+  at: string
+}
+
 /** A step that was done before its wait was over, or after the latest time for it. */
 export interface OffTime {
   /** Which. */
@@ -71,6 +86,18 @@ export interface OffTime {
   when: 'early' | 'late'
   /** By how much, s. */
   by: number
+}
+
+/** What the turner remarked, when, and at which step; null where none was under way. */
+export interface Remarked {
+  /** The entry. */
+  id: string
+  /** When, ISO 8601. */
+  at: string
+  /** In the turner's words. */
+  text: string
+  /** The step under way. */
+  step: StepId | null
 }
 
 /** A diameter that was measured, and when. */
@@ -107,19 +134,25 @@ export interface BenchState {
   offTime: OffTime[]
   /** Coats of the finish that is on now. */
   coats: { on: number, planned: number }
+  /** Why it is not on the bench; null while it is. */
+  away: Away | null
   /** Its defects, in the order they were noted. */
   defects: DefectState[]
   /** What was looked at. */
   checks: Answers
+  /** Remarks, in the order they were made. */
+  remarks: Remarked[]
   /** Diameters, in the order they were measured. */
   measured: MeasuredDiameter[]
   /** Hands-on times that were put right afterwards, by step, s; null: as measured after all. */
   times: ReadonlyMap<StepId, number | null>
   /** Entries of steps that this version of the plan no longer has. */
   offPlan: BenchEvent[]
+  /** Entries that do not say what their kind must say: they count for nothing. */
+  unreadable: BenchEvent[]
   /** What “take back” would take back: the latest entry in force with its repetitions. Empty when there is none. */
   takeBack: string[]
-  /** The undo that “put back” would take back: only when it is the latest entry of all that are in force. */
+  /** The undo that “put back” would take back; null when nothing was taken back since the last entry, or all of it was put back. */
   putBack: string | null
   /** All entries in their order. */
   log: LogEntry[]
@@ -132,19 +165,24 @@ export interface BenchState {
  * air before the first). Any order and any repetition of the same events gives the same state.
  */
 export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonly AirReading[] = []): BenchState {
-  const ordered = inOrder(events)
+  const readable: BenchEvent[] = []
+  const unreadable: BenchEvent[] = []
+  for (const event of events) (isReadable(event) ? readable : unreadable).push(event)
+  const ordered = inOrder(readable)
   const back = takenBack(ordered)
   const held = heldOf(ordered.filter(event => !back.has(event.id)))
   const { courses, edits } = bookOf(held)
-  const plan = edits.reduce(edited, planned)
-  const settledBy = firstByStep(held)
+  const own = firstByStep(held)
+  const beside = besideOf(own)
+  const plan = edits.reduce((now, edit) => edited(now, edit, beside), withBeforehand(planned, beside))
+  const settledBy = withExtras(own, held, plan)
   const steps = plan.steps.map((step): StepState => {
     const entry = settledBy.get(step.id)
     return entry ? { step, status: entry.kind === 'skip' ? 'skipped' : 'done', at: entry.at, entry: entry.id } : { step, status: 'open' }
   })
+  const running: Running = { steps, air, touches: held.touches, longer: held.longer }
   const next = steps.find(state => state.status === 'open')?.step ?? null
   const known = new Set(plan.steps.map(step => step.id))
-  const latest = held.all.at(-1)
 
   return {
     plan,
@@ -152,35 +190,53 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     begun: held.all.some(event => event.kind !== 'undo'),
     finished: next === null && steps.length > 0,
     next,
-    waits: runningWaits(plan, steps, air),
-    offTime: steps.flatMap(state => offTime(plan, state, steps, air) ?? []),
+    waits: runningWaits(plan, running),
+    offTime: steps.flatMap(state => offTime(plan, state, running) ?? []),
     coats: coatsOn(steps),
+    away: awayNow(held),
     defects: [...courses.values()].map(course => defectState(course, key => endDone(plan, steps, key))),
     checks: answersIn(held),
+    remarks: held.said.flatMap(({ id, at, kind, payload }) => (kind === 'remark' ? [{ id, at, ...payload }] : [])),
     measured: held.measured.map(event => ({ ...event.payload, id: event.id, at: event.at })),
+    unreadable,
     offPlan: held.steps.filter(event => !known.has(event.payload.step)),
     takeBack: lastEntry(held),
-    putBack: latest?.kind === 'undo' ? latest.id : null,
+    putBack: toPutBack(ordered),
     times: new Map(held.said.flatMap(event => (event.kind === 'time' ? [[event.payload.step, event.payload.seconds] as const] : []))),
     log: ordered.map(event => asRow(event, !back.has(event.id), settledBy)),
     held,
   }
 }
 
-const edited = (plan: Plan, edit: PlanEdit): Plan =>
-  edit.kind === 'repair' ? withRepairs(plan, [edit.repair]) : withExtraCoat(plan, edit.coat)
+const edited = (plan: Plan, edit: PlanEdit, beside: Beside): Plan =>
+  edit.kind === 'repair' ? withRepairs(plan, [edit.repair]) : withExtra(plan, edit.extra, beside)
 
-type Settlers = ReadonlyMap<StepId, SettlingEntry | EventOf<'coat'>>
+type Settlers = ReadonlyMap<StepId, SettlingEntry | EventOf<'coat' | 'extra'>>
 
-/**
- * For every step its first entry that settles it: two devices that say “done” put one coat on. A coat more than planned settles its own
- * step.
- */
-function firstByStep({ steps, said }: Held): Settlers {
-  const first = new Map<StepId, SettlingEntry | EventOf<'coat'>>()
+/** For every step its first entry that settles it: two devices that say “done” put one coat on. */
+function firstByStep({ steps }: Held): Map<StepId, SettlingEntry> {
+  const first = new Map<StepId, SettlingEntry>()
   for (const event of steps) if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
-  for (const event of said) if (event.kind === 'coat') first.set(extraCoatId(event.id), event)
   return first
+}
+
+/** What was done beside the plan settles its own steps, whatever else names them. */
+function withExtras(own: ReadonlyMap<StepId, SettlingEntry>, { said }: Held, plan: Plan): Settlers {
+  const extras = said.filter(event => event.kind === 'coat' || event.kind === 'extra')
+  if (!extras.length) return own
+  const settlers = new Map<StepId, SettlingEntry | EventOf<'coat' | 'extra'>>(own)
+  for (const event of extras)
+    for (const step of plan.steps) if (isExtraDone(step, event.id)) settlers.set(step.id, event)
+  return settlers
+}
+
+/** Which steps are settled, and which of them left out. */
+function besideOf(own: ReadonlyMap<StepId, SettlingEntry>): Beside {
+  const entries = [...own.values()]
+  return {
+    settled: new Set(own.keys()),
+    leftOut: new Set(entries.filter(event => event.kind === 'skip').map(event => event.payload.step)),
+  }
 }
 
 const asRow = (event: BenchEvent, inForce: boolean, settledBy: Settlers): LogEntry => ({
@@ -213,7 +269,8 @@ export const answerTo = ({ checks }: Pick<BenchState, 'checks'>, step: StepId, c
 export function standingNow(steps: readonly StepState[]): StepState[] {
   const since = steps.slice(steps.findLastIndex(one => stripsAll(one.step) && isDone(one)) + 1)
   const until = since.findIndex(one => stripsAll(one.step) && one.status === 'open')
-  return (until < 0 ? since : since.slice(0, until)).filter(({ step }) => step.kind === 'coat' && !step.apart)
+  const off = wipedOff(steps.map(one => one.step))
+  return (until < 0 ? since : since.slice(0, until)).filter(({ step }) => step.kind === 'coat' && !step.apart && !off.has(step.id))
 }
 
 function coatsOn(steps: readonly StepState[]): BenchState['coats'] {
@@ -227,14 +284,26 @@ function endDone(plan: Plan, steps: readonly StepState[], key: MendId): string |
   return end && steps.filter(isDone).find(one => one.step.id === end.id)?.at
 }
 
-const runningWaits = (plan: Plan, steps: readonly StepState[], air: readonly AirReading[]): RunningWait[] =>
-  steps.flatMap(({ step, status }) => (status === 'open' ? (waitOf(plan, step, steps, air) ?? []) : []))
+/** What waits hang on, besides the plan. */
+export interface Running {
+  /** What was done. */
+  steps: readonly StepState[]
+  /** The air as it was read, in the order of time. */
+  air: readonly AirReading[]
+  /** Coats that were touched while they waited, in the order of time. */
+  touches: Held['touches']
+  /** Waits that the turner made longer. */
+  longer?: Held['longer']
+}
+
+const runningWaits = (plan: Plan, running: Running): RunningWait[] =>
+  running.steps.flatMap(({ step, status }) => (status === 'open' ? (waitOf(plan, step, running) ?? []) : []))
 
 /**
  * The wait before a step, counted from what was really done and through the air as it was; of several the one that ends last. Absent
- * while a step it counts from is still open.
+ * while a step it counts from is still open. What was hard under a finger waits no longer, and what was tacky goes on.
  */
-export function waitOf(plan: Plan, step: Step, steps: readonly StepState[], air: readonly AirReading[] = []): RunningWait | undefined {
+export function waitOf(plan: Plan, step: Step, { steps, air, touches, longer }: Running): RunningWait | undefined {
   const out = leftOut(steps)
   const waits = stepWaits(plan, step, plan.inputs.climate, out).map((wait, index): RunningWait | undefined => {
     const since = steps.filter(isDone).find(state => state.step.id === wait.since)
@@ -245,7 +314,30 @@ export function waitOf(plan: Plan, step: Step, steps: readonly StepState[], air:
   })
   const known = waits.flatMap(wait => wait ?? [])
   if (known.length < waits.length) return undefined
-  return known.reduce<RunningWait | undefined>((last, wait) => (last && last.until >= wait.until ? last : wait), undefined)
+  const wait = known.reduce<RunningWait | undefined>((last, one) => (last && last.until >= one.until ? last : one), undefined)
+  return wait && asWanted(asTouched(wait, touches), longer)
+}
+
+/** A wait that goes on because the turner wants it to: the last that was said since it began counts. */
+function asWanted(wait: RunningWait, longer: Held['longer'] = []): RunningWait {
+  const last = longer.findLast(one => one.payload.step === wait.before && one.at > wait.from)
+  if (!last) return wait
+  const until = new Date(Date.parse(last.at) + last.payload.seconds * 1000).toISOString()
+  return until > wait.until ? { ...wait, until, ...(wait.latest && wait.latest < until ? { latest: until } : {}) } : wait
+}
+
+/** What is still tacky when it is touched waits on for this part of its wait, and so many s at least [model]. */
+const TACKY = { part: 0.25, least: 30 }
+
+/** A wait as it runs after a coat was touched: the last touch since it began counts. */
+function asTouched(wait: RunningWait, touches: Held['touches']): RunningWait {
+  const last = isTouched(wait.purpose) ? touches.findLast(one => one.payload.step === wait.before && one.at > wait.from) : undefined
+  if (!last) return wait
+  if (last.payload.felt === 'hard') return last.at < wait.until ? { ...wait, until: last.at } : wait
+  const longer = Math.max(TACKY.least, TACKY.part * wait.length.value)
+  const on = new Date(Date.parse(last.at) + longer * 1000).toISOString()
+  const until = on > wait.until ? on : wait.until
+  return { ...wait, until, ...(wait.latest && wait.latest < until ? { latest: until } : {}) }
 }
 
 /** A wait that runs from a step that is done, through the air as it was read since. */
@@ -275,14 +367,22 @@ function runsFrom(
 /** Two entries this near to a wait's end count as kept, s: a finger is no clock. */
 const NEAR = 1
 
-function offTime(plan: Plan, state: StepState, steps: readonly StepState[], air: readonly AirReading[]): OffTime | undefined {
-  const wait = isDone(state) && state.step.gate ? waitOf(plan, state.step, steps, air) : undefined
+function offTime(plan: Plan, state: StepState, running: Running): OffTime | undefined {
+  // What was made longer by choice is not too early before it is over.
+  const wait = isDone(state) && state.step.gate ? waitOf(plan, state.step, { ...running, longer: [] }) : undefined
   if (!wait || !isDone(state)) return undefined
   const off = { step: state.step.id, purpose: wait.purpose }
   const early = secondsBetween(state.at, wait.until)
   if (early > NEAR) return { ...off, when: 'early', by: early }
   const late = wait.latest ? secondsBetween(wait.latest, state.at) : 0
   return late > NEAR ? { ...off, when: 'late', by: late } : undefined
+}
+
+/** The last that was said of it counts. */
+function awayNow({ said }: Held): Away | null {
+  const last = said.findLast(event => event.kind === 'away')
+  if (last?.kind !== 'away' || last.payload.how === 'back') return null
+  return { how: last.payload.how, why: last.payload.why, at: last.at }
 }
 
 /** What was looked at; what was seen at a step before a mend came before it is looked at anew. */

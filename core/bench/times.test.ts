@@ -1,7 +1,7 @@
 import { eventAt, momentAt, planFor, recordOf } from '../../tests/support/inputs'
 import type { AirReading } from '../climate'
 import { boardOf } from './board'
-import { jobOf } from './jobs'
+import { jobOf } from './next/job-of'
 import type { Entry } from './event'
 
 const plan = planFor('apple', 'click-8')

@@ -28,4 +28,19 @@ export function takenBack(events: readonly BenchEvent[]): Set<string> {
   return back
 }
 
+/**
+ * The undo that “put back” would take back next, of a log in its order: as many as were taken back one after another can be put back, the
+ * last first, until something else is entered. Null when nothing can.
+ */
+export function toPutBack(ordered: readonly BenchEvent[]): string | null {
+  const undos = new Set(ordered.filter(event => event.kind === 'undo').map(event => event.id))
+  let taken: string[] = []
+  for (const event of ordered) {
+    if (event.kind !== 'undo') taken = []
+    else if (event.payload.entries.some(id => undos.has(id))) taken = taken.filter(id => !event.payload.entries.includes(id))
+    else taken = [...taken, event.id]
+  }
+  return taken.at(-1) ?? null
+}
+
 const targetsOf = (undo: EventOf<'undo'>): ReadonlySet<string> => new Set(undo.payload.entries)

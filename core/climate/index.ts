@@ -1,5 +1,6 @@
 export { dewPoint, equilibriumMoisture, type Climate } from './air'
-export { airFaults, BLOOM_HUMIDITY, BLUSH_HUMIDITY, COLD, DEW_MARGIN } from './faults'
+export { airFaults, BLOOM_HUMIDITY, BLUSH_HUMIDITY, COLD, DEW_MARGIN, DRY_HUMIDITY, noFinishBears } from './faults'
 export { moistureFrom, type MoistureReading, type MoistureVerdict } from './moisture'
+export { learnWait, type OwnWait, type Touch } from './own-wait'
 export { airAt, waitEnds, type AirReading } from './running'
-export { latestIn, waitIn, type SetsBy } from './wait'
+export { latestIn, setsBys, waitIn, type SetsBy, type WaitWays } from './wait'

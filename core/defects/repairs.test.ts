@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { defects, repairRows } from '../../reference'
+import { chance as chanceOf } from '../../tests/support/chance'
 import { defectKinds, workStages } from './defect'
-import { repairs, type RepairPlace } from './repairs'
+import { chanceRange, repairs, type RepairPlace } from './repairs'
 
 const place: RepairPlace = { stage: 'turn', material: 'wood', hasCa: true, film: true, coatsToCome: true, twoBarrels: false, toTurnOff: 0 }
 const ways = (kind: (typeof defectKinds)[number], size: number, change: Partial<RepairPlace> = {}) =>
@@ -70,6 +71,35 @@ it('the chance is the table’s until one’s own record says more, and a way th
       expect(chance({ worked, failed: failed + 1 }, tried)).toBeLessThan(now)
     }),
   )
+})
+
+it('its range is that of a Beta with the table’s chance worth six mends, moved by one’s own (simulated)', () => {
+  const range = (worked: number, failed: number) => {
+    const all = repairs(repairRows, { kind: 'chip', size: 1 }, place, () => ({ worked, failed }))
+    return chanceRange(all.find(one => one.way === 'shavings and CA')!)
+  }
+  const { uniform, normal } = chanceOf(3)
+  // A Beta is the share of one of two gamma draws (Marsaglia and Tsang 2000 [mem]).
+  const gamma = (shape: number): number => {
+    if (shape < 1) return gamma(shape + 1) * uniform() ** (1 / shape)
+    const d = shape - 1 / 3
+    for (;;) {
+      const z = normal()
+      const v = (1 + z / Math.sqrt(9 * d)) ** 3
+      if (v > 0 && Math.log(uniform()) < z ** 2 / 2 + d - d * v + d * Math.log(v)) return d * v
+    }
+  }
+  for (const [worked, failed] of [[0, 0], [3, 2], [20, 30]] as const) {
+    const [good, bad] = [0.85 * 6 + worked, 0.15 * 6 + failed]
+    const drawn = Array.from({ length: 20_000 }, () => {
+      const one = gamma(good)
+      return one / (one + gamma(bad))
+    }).sort((a, b) => a - b)
+    const { low, likely, high } = range(worked, failed)
+    const off = [low - drawn[1000]!, likely - drawn[10_000]!, high - drawn[19_000]!]
+    expect(off.map(value => Math.abs(value) < 0.02)).toEqual([true, true, true])
+  }
+  expect(range(20, 30).high - range(20, 30).low).toBeLessThan(range(0, 0).high - range(0, 0).low)
 })
 
 it('any defect of any size at any stage has a way out (property)', () => {

@@ -1,5 +1,5 @@
 import type { BarrelId } from '../barrel'
-import type { Source } from '../figures'
+import { weightedSpread, type Ranged, type Source } from '../figures'
 import type { Defect, DefectKind, WorkStage } from './defect'
 
 /** Every way to mend. What steps each puts into a plan is the plan's business. */
@@ -95,6 +95,8 @@ export interface Repair {
   why: string
   /** How often it works, 0 to 1. */
   chance: number
+  /** The part of the usual chance that is left where it was tried here before; 1 where it was not. */
+  again: number
   /** How many of one's own mends the chance rests on. */
   own: number
   /** Where the chance is from. */
@@ -130,10 +132,28 @@ export function repairs(
   const first = fit.filter((row, index) => fit.findIndex(one => one.way === row.way) === index)
   return first.map(({ way, says, why, chance, source }): Repair => {
     const { worked, failed } = record(way, defect.kind)
-    const own = (chance * CHANCE_WEIGHT + worked) / (CHANCE_WEIGHT + worked + failed)
-    return { way, says, why, chance: own * AGAIN ** tried.filter(one => one === way).length, own: worked + failed, source }
+    const [good, bad] = [chance * CHANCE_WEIGHT + worked, (1 - chance) * CHANCE_WEIGHT + failed]
+    const again = AGAIN ** tried.filter(one => one === way).length
+    return { way, says, why, chance: (again * good) / (good + bad), again, own: worked + failed, source }
   })
 }
+
+/**
+ * Between what the chance of a way lies nine times in ten, 0 to 1, with its median: what is written is worth six mends, one’s own count
+ * one each. That of a Beta distribution, on a grid.
+ */
+export function chanceRange({ chance, again, own }: Pick<Repair, 'chance' | 'again' | 'own'>): Ranged {
+  const all = CHANCE_WEIGHT + own
+  const good = (chance / again) * all
+  const bad = all - good
+  const places = Array.from({ length: BETA_PLACES }, (_, index) => (index + 0.5) / BETA_PLACES)
+  const logs = places.map(p => (good - 1) * log(p) + (bad - 1) * log(1 - p))
+  const most = Math.max(...logs)
+  const { low, likely, high } = weightedSpread(places.map((value, index) => ({ value, weight: exp((logs[index] ?? 0) - most) })))
+  return { low: again * low, likely: again * likely, high: again * high }
+}
+const BETA_PLACES = 120
+const { exp, log } = Math
 
 function holds(fits: Fits, { kind, size }: Pick<Defect, 'kind' | 'size'>, place: RepairPlace): boolean {
   switch (fits) {

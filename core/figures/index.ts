@@ -1,2 +1,2 @@
 export { given, worked, type Figure, type Mark, type Source } from './figure'
-export { ranged, type Ranged } from './ranged'
+export { ranged, weightedSpread, type Ranged, type Weighted } from './ranged'

@@ -46,3 +46,27 @@ function quantileOf(sorted: readonly Weighted[], part: number): number {
   }
   return last.value
 }
+
+/**
+ * The same for values that stand on a grid of equal steps: the weight of each is spread over its step, so that a coarse grid does not
+ * round the ends of the range.
+ * @throws RangeError when there is no value
+ */
+export function weightedSpread(values: readonly Weighted[]): Ranged {
+  const at = new Map<number, number>()
+  for (const { value, weight } of values) at.set(value, (at.get(value) ?? 0) + weight)
+  const sorted = [...at].sort(([a], [b]) => a - b).map(([value, weight]) => ({ value, weight }))
+  const [first, last] = [sorted[0], sorted.at(-1)]
+  if (!first || !last) throw new RangeError('There is no value to take a quantile of.')
+  const step = sorted.length > 1 ? (last.value - first.value) / (sorted.length - 1) : 0
+  const all = sorted.reduce((sum, one) => sum + one.weight, 0)
+  const quantile = (part: number): number => {
+    let below = 0
+    for (const { value, weight } of sorted) {
+      if (below + weight >= part * all && weight > 0) return value + step * ((part * all - below) / weight - 0.5)
+      below += weight
+    }
+    return last.value
+  }
+  return { low: quantile(0.05), likely: quantile(0.5), high: quantile(0.95) }
+}

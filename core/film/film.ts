@@ -11,12 +11,13 @@ export interface Film {
 }
 
 /**
- * One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm. To
- * cut back is to level a thin coat lightly: it may go down to the wood, but never takes wood.
+ * One thing done to a film. `onTop` is the part of a coat that does not soak in, 0 to 1. `scratch` is the depth of scratches in µm.
+ * `takes` says how much of an unevenness (µm) the grit takes off: all of it where it is absent. To cut back is to go over a thin coat
+ * lightly: it may go down to the wood, but never takes wood.
  */
 export type FilmStep
   = | { kind: 'coat', product: Pick<FilmBuild, 'build' | 'unevenness'>, onTop: number, applicator: Applicator }
-    | { kind: 'level' | 'cut back', scratch: number }
+    | { kind: 'level' | 'cut back', scratch: number, takes?: (unevenness: number) => number }
     | { kind: 'smooth', scratchBefore: number }
 
 export const noFilm: Film = { mean: 0, sd: 0, unevenness: 0 }
@@ -28,8 +29,9 @@ const Z95 = 1.645
 
 /**
  * The film after one more step. A coat adds its build (what does not soak in), with spread and unevenness in quadrature. Levelling
- * takes the peaks (half the unevenness) and its own scratch depth, and leaves it even; each finer grit takes the depth of the scratches
- * before it. The scratches of the levelling grit are so counted twice, on the safe side.
+ * takes the peaks (half the unevenness, or less where it does not reach the valleys) and its own scratch depth, and leaves what it does
+ * not reach; each finer grit takes the depth of the scratches before it. The scratches of the levelling grit are so counted twice, on
+ * the safe side.
  */
 export function filmStep(film: Film, step: FilmStep): Film {
   switch (step.kind) {
@@ -42,14 +44,22 @@ export function filmStep(film: Film, step: FilmStep): Film {
       }
     }
     case 'level':
-      return { ...film, mean: film.mean - film.unevenness / 2 - step.scratch, unevenness: 0 }
+      return levelled(film, step)
     case 'cut back': {
-      const mean = film.mean - film.unevenness / 2 - step.scratch
-      return mean > 0 ? { ...film, mean, unevenness: 0 } : noFilm
+      const left = levelled(film, step)
+      return left.mean > 0 ? left : noFilm
     }
     case 'smooth':
       return { ...film, mean: film.mean - step.scratchBefore }
   }
+}
+
+/** Without its peaks: of heights that lie evenly between valley and peak, so much is gone on the mean when `off` µm are cut from above. */
+function levelled(film: Film, { scratch, takes }: Extract<FilmStep, { kind: 'level' | 'cut back' }>): Film {
+  const { unevenness } = film
+  const off = Math.min(unevenness, takes?.(unevenness) ?? unevenness)
+  const peaks = unevenness > 0 ? off ** 2 / (2 * unevenness) : 0
+  return { ...film, mean: film.mean - peaks - scratch, unevenness: unevenness - off }
 }
 
 /** The film after a sequence of steps on bare wood. */
@@ -57,7 +67,10 @@ export function filmAfter(steps: readonly FilmStep[]): Film {
   return steps.reduce(filmStep, noFilm)
 }
 
-/** The film that is there at the thinnest place with 95 % certainty, µm; below 0 means the wood is likely reached. */
+/**
+ * The film that is there at the thinnest place with 95 % certainty, µm: in a valley of what was not levelled. Below 0 means the wood is
+ * likely reached.
+ */
 export function thinnest(film: Film): number {
-  return film.mean - Z95 * film.sd
+  return film.mean - film.unevenness / 2 - Z95 * film.sd
 }

@@ -28,6 +28,8 @@ export interface OwnBuild {
   weight: number
   /** Measurements it rests on, those set aside not counted. */
   measurements: number
+  /** Set where the readings say less or more than any coat builds, and it was held at that. */
+  held?: true
 }
 
 export interface BuildFit {
@@ -40,67 +42,84 @@ export interface BuildFit {
   setAside: readonly { id: string, deviations: number }[]
 }
 
-/** Spread of a turner's build about the default, as a part of it [model]: hands, cloths and bottles differ. */
-export const BUILD_SPREAD = 0.4
-/** A calliper's reading errs by so much, mm on the diameter, standard deviation [model: half the last digit, and the hand]. */
-export const CALLIPER_ERROR = 0.01
-/** Beyond so many standard deviations a measurement is set aside. */
+/** Spread of a turner's build about the default, as a part of it [model]: hands, cloths and bottles differ by a factor of two. */
+export const BUILD_SPREAD = 0.5
+/** A calliper's reading errs by so much, mm on the diameter, standard deviation [model: the last digit, and the hand]. */
+export const CALLIPER_ERROR = 0.02
+/** What all growths of one calliper and hand are off by alike, µm on the radius, standard deviation [model]: how hard it is pressed. */
+export const SHARED_ERROR = 7.5
+/** Coats of one pen are alike thick or thin together, as a part of them; and what soaks in is not known closer [model]. */
+export const PEN_SPREAD = 0.25
+/** Beyond so many standard deviations a measurement is set aside, where at least two others speak against it. */
 const TOO_FAR = 3
+const LEAST_OTHERS = 2
 const Z90 = 1.645
-/** A coat builds at least this part of the default, whatever wild readings say [model]: it adds something, or it would not be one. */
-const LEAST_BUILD = 0.1
+/** A coat builds no less and no more than these parts of the default, whatever wild readings say [model]. */
+const HELD = { least: 0.1, most: 5 }
 
 /**
- * The turner's own build per coat and product, from how barrels grew: Bayes' rule for normal distributions, one measurement after the
- * other. Each default is the mean it is pulled towards, with a spread of two fifths; each growth errs by two readings of the calliper
- * and by the spread from coat to coat. Growths far from what all the others say are set aside and named, at most a third of them. A
- * growth of a product without a default is ignored.
+ * The turner's own build per coat and product, from how barrels grew: Bayes' rule for normal distributions. Each default is the mean it
+ * is pulled towards, with a spread of half of it; each growth errs by two readings of the calliper, by the spread from coat to coat, and
+ * by that of the whole pen; and all are off by the same unknown amount. Growths far from what at least two others say are set aside and
+ * named, at most a third of them; a first one never is. A growth of a product without a default is ignored.
  */
 export function fitBuild(growths: readonly Growth[], defaults: Defaults, calliper = CALLIPER_ERROR, spread = BUILD_SPREAD): BuildFit {
   const names = Object.keys(defaults)
   const known = growths.filter(
     one => one.places > 0 && Object.values(one.coats).some(count => count > 0) && Object.keys(one.coats).every(name => name in defaults),
   )
-  const rows = known.map(one => ({ ...one, x: names.map(name => one.coats[name] ?? 0), error: errorOf(one, defaults, calliper) }))
+  // The last unknown is what all growths are off by.
+  const sds = [...names.map(name => spread * (defaults[name] ?? 0)), SHARED_ERROR]
   const prior: Belief = {
-    mean: names.map(name => (defaults[name] ?? 0)),
-    cov: names.map((name, i) => names.map((_, j) => (i === j ? (spread * (defaults[name] ?? 0)) ** 2 : 0))),
+    mean: [...names.map(name => (defaults[name] ?? 0)), 0],
+    cov: sds.map((sd, i) => sds.map((_, j) => (i === j ? sd ** 2 : 0))),
   }
-
-  let kept = rows
-  const setAside: { id: string, deviations: number }[] = []
-  while (setAside.length < Math.max(1, Math.floor(rows.length / 3)) && kept.length) {
-    const judged = kept.map((row) => {
-      const others = learn(
-        prior,
-        kept.filter(one => one !== row),
-      )
-      return { row, deviations: (row.growth - dot(row.x, others.mean)) / Math.sqrt(along(others, row.x) + row.error) }
-    })
-    const worst = judged.reduce((a, b) => (Math.abs(b.deviations) > Math.abs(a.deviations) ? b : a))
-    if (Math.abs(worst.deviations) <= TOO_FAR) break
-    setAside.push({ id: worst.row.id, deviations: worst.deviations })
-    kept = kept.filter(one => one !== worst.row)
-  }
+  const rowsFor = (builds: Defaults) =>
+    known.map(one => ({ ...one, x: [...names.map(name => one.coats[name] ?? 0), 1], error: errorOf(one, builds, calliper) }))
+  // How much growths spread follows from the builds that are looked for: they are found twice.
+  const first = learn(prior, rowsFor(defaults))
+  const roughly = Object.fromEntries(names.map((name, i): [string, number] => [name, held(nth(first.mean, i), defaults[name] ?? 0)]))
+  const { kept, setAside } = judged(prior, rowsFor(roughly))
 
   const { mean, cov } = learn(prior, kept)
   const products = Object.fromEntries(
     names.map((name, i): [string, OwnBuild] => {
       const sd = Math.sqrt(nth(nth(cov, i), i))
-      const build = Math.max(LEAST_BUILD * (defaults[name] ?? 0), nth(mean, i))
+      const fitted = nth(mean, i)
+      const build = held(fitted, defaults[name] ?? 0)
       return [
         name,
         {
           build,
-          low: Math.max(0, Math.min(build, nth(mean, i) - Z90 * sd)),
-          high: Math.max(build, nth(mean, i) + Z90 * sd),
+          low: Math.max(0, Math.min(build, fitted - Z90 * sd)),
+          high: Math.max(build, fitted + Z90 * sd),
           weight: 1 - nth(nth(cov, i), i) / nth(nth(prior.cov, i), i),
           measurements: kept.filter(row => nth(row.x, i) > 0).length,
+          ...(build === fitted ? {} : { held: true as const }),
         },
       ]
     }),
   )
   return { products, setAside }
+}
+
+const held = (build: number, usual: number): number => Math.min(HELD.most * usual, Math.max(HELD.least * usual, build))
+
+/** The growths that go together, and those that no coat could have made by what all others say. */
+function judged(prior: Belief, rows: readonly (Growth & Row)[]): { kept: readonly (Growth & Row)[], setAside: BuildFit['setAside'] } {
+  const setAside: { id: string, deviations: number }[] = []
+  let kept = rows
+  while (setAside.length < Math.max(1, Math.floor(rows.length / 3)) && kept.length > LEAST_OTHERS) {
+    const all = kept.map((row) => {
+      const others = learn(prior, kept.filter(one => one !== row))
+      return { row, deviations: (row.growth - dot(row.x, others.mean)) / Math.sqrt(along(others, row.x) + row.error) }
+    })
+    const worst = all.reduce((a, b) => (Math.abs(b.deviations) > Math.abs(a.deviations) ? b : a))
+    if (Math.abs(worst.deviations) <= TOO_FAR) break
+    setAside.push({ id: worst.row.id, deviations: worst.deviations })
+    kept = kept.filter(one => one !== worst.row)
+  }
+  return { kept, setAside }
 }
 
 interface Belief {
@@ -114,12 +133,15 @@ interface Row {
 }
 
 /**
- * Variance of a growth, µm²: two readings on the diameter, half of which is the radius, meaned over the places; and each coat's own
- * spread, alike at all places.
+ * Variance of a growth, µm²: two readings on the diameter, half of which is the radius, meaned over the places; each coat's own spread,
+ * alike at all places; and that of the whole pen.
  */
-function errorOf({ coats, places }: Growth, defaults: Defaults, calliper: number): number {
+function errorOf({ coats, places }: Growth, builds: Defaults, calliper: number): number {
   const reading = (2 * ((calliper * 1000) / 2) ** 2) / places
-  return reading + Object.entries(coats).reduce((sum, [name, count]) => sum + count * (COAT_SPREAD * (defaults[name] ?? 0)) ** 2, 0)
+  const all = Object.entries(coats).map(([name, count]) => ({ count, build: builds[name] ?? 0 }))
+  const each = all.reduce((sum, { count, build }) => sum + count * (COAT_SPREAD * build) ** 2, 0)
+  const together = PEN_SPREAD * all.reduce((sum, { count, build }) => sum + count * build, 0)
+  return reading + each + together ** 2
 }
 
 const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, value, i) => sum + value * nth(b, i), 0)

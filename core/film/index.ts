@@ -1,6 +1,7 @@
 export { coatsNeeded } from './coats'
+export { learnEvenness, type Levelled, type OwnEvenness } from './even'
 export { filmAfter, filmStep, noFilm, thinnest, type Film, type FilmStep } from './film'
 export { fitBuild, type BuildFit, type Growth } from './fit'
 export { applicators, applicatorWaste, type Applicator, type FilmBuild } from './product'
-export { sandThrough, type SandThrough } from './risk'
+export { OVER, sandThrough, WOOD_EVEN, WOOD_UNEVEN, type Evenness, type SandThrough } from './risk'
 export { coatVolume, dropsOf } from './volume'

@@ -6,6 +6,8 @@ export interface FilmBuild {
   build: number
   /** Unevenness it adds, peak to valley. */
   unevenness: number
+  /** Part of that which a later coat over one of its own adds, 0 to 1, where it dissolves that one again; all of it where absent. */
+  later?: number
   /** Part of the wet coat that stays once it is dry, 0 to 1. */
   solids: number
   /** Where the figures are from. */

@@ -44,6 +44,14 @@ export interface Layer {
   after: After | null
 }
 
+/** What is done to bare wood beside sanding it. Resin takes neither. */
+export interface WoodWork {
+  /** Thin CA soaks in before the first grit; soft wood gets it in any case. */
+  harden: boolean
+  /** Rubbed with its own shavings after the last grit. */
+  burnish: boolean
+}
+
 /** How fine the last surface is to be. */
 export type Sheen = 'glass' | 'high gloss' | 'gloss' | 'satin'
 /** All of them, the finest first. */
@@ -62,6 +70,8 @@ export interface Method {
   family: FinishFamily
   /** What the turner calls it. */
   name: string
+  /** What is done to bare wood beside sanding it; absent: nothing. */
+  wood?: WoodWork
   /** What is put on, in its order. */
   layers: readonly Layer[]
   /** Levelled never, once all coats are on, or after every so many. */
@@ -97,6 +107,14 @@ const FILM_PART: Record<FinishFamily, number | null> = {
 
 /** The part of a CA film that this family's film is looked for to have; null where the finish has no film to speak of. */
 export const filmPart = ({ family }: Pick<Method, 'family'>): number | null => FILM_PART[family]
+/** What a turner looks for in a finish, in the order they are told. */
+export const finishLooks = ['film', 'near', 'bare'] as const
+/** A film that stands on the wood, a finish close to it, or the blank itself polished. */
+export type FinishLook = (typeof finishLooks)[number]
+/** Which of them a method gives. */
+export const lookOf = (method: Pick<Method, 'family'>): FinishLook =>
+  method.family === 'bare polish' ? 'bare' : hasFilm(method) ? 'film' : 'near'
+
 /** Whether the finish stands on the wood as a film. */
 export const hasFilm = (method: Pick<Method, 'family'>): boolean => filmPart(method) !== null
 

@@ -4,10 +4,9 @@ import { costOfMissing, worthBuying, worthOfSteps } from './advice'
 import { heatOf } from './heat'
 import { workGrit, type Rung } from './grit'
 import { bestLadders, type LadderProblem } from './ladders'
-import { learnSanding, type SandingObservation } from './learn'
 import type { Medium } from './medium'
 import { freshSurface } from './surface'
-import { capacity, lifeUsed, timeConstant, timeToRemove, withGrain, work, type Pass } from './work'
+import { capacity, lifeUsed, withGrain, work, type Pass } from './work'
 
 const wood: Medium = { kind: 'wood', hardness: given('hardness', 5000, 'N') }
 const pass = (grain: number, change: Partial<Pass> = {}): Pass => ({
@@ -157,45 +156,5 @@ describe('heat', () => {
     const hot = (medium: Medium) => heatOf(pass(50, { speed: 160, medium }), 60).advice
     expect(hot(wood)).toMatch(/burns the paper and checks the wood/)
     expect(hot({ kind: 'resin' })).toMatch(/melts or clouds the surface/)
-  })
-})
-
-describe('learning from logged times', () => {
-  const observe = (rate: number, seconds: number, depth = 20): SandingObservation => {
-    const [most, tau] = [capacity(pass(50)), timeConstant(pass(50))]
-    return { depth, capacity: most, tau, seconds, gone: most * (1 - Math.exp((-seconds * rate) / tau)) >= depth }
-  }
-  it('answers the default while nothing is logged, and says that nothing is sure', () => {
-    expect(learnSanding([])).toMatchObject({
-      rate: { likely: expect.closeTo(1, 6) },
-      capacity: { likely: expect.closeTo(1, 6) },
-      observations: 0,
-      sureness: expect.closeTo(0, 6),
-    })
-  })
-  it('one answer moves it a little, many bring it to the turner’s own rate, and it grows surer', () => {
-    let seed = 5
-    const random = () => (seed = (seed * 16_807) % 2_147_483_647) / 2_147_483_647
-    const log = Array.from({ length: 120 }, () => {
-      const depth = 5 + 27 * random()
-      return observe(2, timeToRemove(pass(50), depth) * (0.2 + 1.2 * random()), depth)
-    })
-    const [one, many] = [learnSanding(log.slice(0, 1)), learnSanding(log)]
-    expect(Math.abs(Math.log(one.rate.likely))).toBeLessThan(0.5)
-    // Rate and capacity stand in for one another; what counts is the time they foretell, which is half the default's.
-    const foretold = timeToRemove(pass(50, { own: { rate: many.rate.likely, capacity: many.capacity.likely } }), 15)
-    expect(foretold / timeToRemove(pass(50), 15)).toBeGreaterThan(0.4)
-    expect(foretold / timeToRemove(pass(50), 15)).toBeLessThan(0.6)
-    expect(many.sureness).toBeGreaterThan(one.sureness)
-  })
-  it('“gone” after a short time never makes a turner slower, “not yet” never quicker (property)', () => {
-    fc.assert(
-      fc.property(fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: 5, max: 30, noNaN: true }), (seconds, depth) => {
-        const base = { depth, capacity: capacity(pass(50)), tau: timeConstant(pass(50)), seconds }
-        expect(learnSanding([{ ...base, gone: true }]).rate.likely).toBeGreaterThanOrEqual(1 - 1e-9)
-        expect(learnSanding([{ ...base, gone: false }]).rate.likely).toBeLessThanOrEqual(1 + 1e-9)
-      }),
-      { numRuns: 30 },
-    )
   })
 })

@@ -9,7 +9,7 @@ export interface StepReason {
   costs: number
 }
 
-/** What each step of the best ladder is worth: the time the best one without it takes longer. */
+/** What each step of the best ladder is worth: the time the best one without it takes longer, what it costs to begin so counted. */
 export function worthOfSteps(problem: LadderProblem, ladder: Ladder): StepReason[] {
   return ladder.steps.map(({ rung }) => {
     const [without] = bestLadders({
@@ -17,7 +17,7 @@ export function worthOfSteps(problem: LadderProblem, ladder: Ladder): StepReason
       rungs: problem.rungs.filter(one => one.id !== rung.id),
       insist: (problem.insist ?? []).filter(id => id !== rung.id),
     })
-    return { rung, costs: without ? without.seconds - ladder.seconds : Infinity }
+    return { rung, costs: without ? without.cost - ladder.cost : Infinity }
   })
 }
 
@@ -31,7 +31,7 @@ export function costOfMissing(problem: LadderProblem, ladder: Ladder): StepReaso
     .filter(rung => !used.has(rung.id))
     .flatMap((rung) => {
       const [withIt] = bestLadders({ ...problem, insist: [...(problem.insist ?? []), rung.id] })
-      return withIt ? [{ rung, costs: withIt.seconds - ladder.seconds }] : []
+      return withIt ? [{ rung, costs: withIt.cost - ladder.cost }] : []
     })
 }
 
@@ -47,10 +47,10 @@ export interface Purchase {
 
 /** The abrasive most worth buying of those that are not there; undefined when none saves anything. */
 export function worthBuying(problem: LadderProblem, candidates: readonly Rung[]): Purchase | undefined {
-  const now = bestLadders(problem)[0]?.seconds ?? Infinity
+  const now = bestLadders(problem)[0]?.cost ?? Infinity
   const offers = candidates.flatMap((rung) => {
     const [ladder] = bestLadders({ ...problem, rungs: [...problem.rungs, rung] })
-    return ladder && ladder.seconds < now - 1e-9 ? [{ rung, saves: now - ladder.seconds, ladder }] : []
+    return ladder && ladder.cost < now - 1e-9 ? [{ rung, saves: now - ladder.cost, ladder }] : []
   })
-  return offers.reduce<Purchase | undefined>((best, one) => (!best || one.ladder.seconds < best.ladder.seconds ? one : best), undefined)
+  return offers.reduce<Purchase | undefined>((best, one) => (!best || one.ladder.cost < best.ladder.cost ? one : best), undefined)
 }

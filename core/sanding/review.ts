@@ -15,6 +15,10 @@ export interface WrittenStep {
   scale: string
   /** Its number by that scale. */
   number: number
+  /** Its change and look, s, where they are not those of the others. */
+  overhead?: number
+  /** How many pieces there are. */
+  stock?: number
   /** Whether it is sanded wet. */
   wet?: boolean
   /** Seconds sanded; the time it needs when not said. */
@@ -56,8 +60,10 @@ export interface Finding {
 export interface ReviewedStep {
   /** Its id in the plan. */
   id: string
-  /** Time with hands on it, s. */
+  /** Time on the paper, s. */
   seconds: number
+  /** The same with changes and looks, s. */
+  handsOn: number
   /** Pieces of paper it takes. */
   pieces: number
   /** The surface before it. */
@@ -103,7 +109,7 @@ export function reviewLadder(written: readonly WrittenStep[], context: ReviewCon
   return {
     steps,
     findings,
-    seconds: steps.reduce((sum, one) => sum + one.seconds + one.pieces * context.overhead, 0),
+    seconds: steps.reduce((sum, one) => sum + one.handsOn, 0),
     left: { depth: worst.depth, origin: worst.origin },
     usable: !findings.some(one => UNUSABLE.includes(one.kind)),
   }
@@ -113,13 +119,15 @@ export function reviewLadder(written: readonly WrittenStep[], context: ReviewCon
 const UNUSABLE: readonly FindingKind[] = ['shows', 'left behind', 'backward', 'too much off']
 
 /** How a written step goes on this surface: for its own time with one piece, else as any grit is worked. */
-function reviewed({ id, pass, seconds }: WrittenStep, before: Surface, overhead: number): ReviewedStep {
-  const grit = workGrit({ id, pass }, deepest(before), overhead)
-  const after = seconds === undefined ? afterGrit(before, grit) : work(before, pass, seconds)
+function reviewed({ pass, seconds: own, ...rung }: WrittenStep, before: Surface, overhead: number): ReviewedStep {
+  const grit = workGrit({ ...rung, pass }, deepest(before), overhead)
+  const after = own === undefined ? afterGrit(before, grit) : work(before, pass, own)
+  const [seconds, pieces] = own === undefined ? [grit.seconds, grit.pieces] : [own, 1]
   return {
-    id,
-    seconds: seconds ?? grit.seconds,
-    pieces: seconds === undefined ? grit.pieces : 1,
+    id: rung.id,
+    seconds,
+    handsOn: seconds + pieces * (rung.overhead ?? overhead),
+    pieces,
     before,
     after,
     inherited: deepestOf(after.scratches.filter(one => one.origin !== pass.origin))?.depth ?? 0,

@@ -147,6 +147,7 @@ describe('the best ladder', () => {
       rung: one,
       seconds: depth / scratchLeft(one.pass),
       pieces: 1,
+      times: [],
       removes: depth,
       leaves: scratchLeft(one.pass),
       reaches: true,
@@ -157,15 +158,15 @@ describe('the best ladder', () => {
     const onePiece = (one: Rung, depth: number) => {
       const seconds = timeToRemove(one.pass, depth)
       return Number.isFinite(seconds)
-        ? { rung: one, seconds, pieces: 1, removes: depth, leaves: scratchLeft(one.pass), reaches: true }
+        ? { rung: one, seconds, pieces: 1, times: [seconds], removes: depth, leaves: scratchLeft(one.pass), reaches: true }
         : undefined
     }
     const ratio = meanRatio(12, 600, { overhead: 20, stepBy: onePiece })
     expect(ratio).toBeGreaterThan(1.75)
     expect(ratio).toBeLessThan(2.3)
   })
-  it('begins no finer than it is told', () => {
-    const [ladder] = bestLadders({ ...problem([100, 46, 26], 4), firstGrain: 90 })
-    expect(ladder!.steps[0]!.rung.id).toBe('100')
+  it('that goes on from a grit counts the jump from it as well', () => {
+    const first = (after?: number) => bestLadders({ ...problem([100, 46, 26], 4), ...(after ? { after } : {}) })[0]!.steps[0]!.rung.id
+    expect([first(), first(100), first(120), first(200)]).toEqual(['26', '26', '46', '100'])
   })
 })

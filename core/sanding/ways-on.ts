@@ -1,5 +1,5 @@
 import { costOf, workGrit, type Rung } from './grit'
-import { lifeUsed, scratchLeft, timeToRemove, type Pass } from './work'
+import { fresh, lifeUsed, scratchLeft, timeToRemove, type Pass } from './work'
 
 /** A way to take the rest of the scratches out after “not yet”. */
 export interface WayOn {
@@ -21,7 +21,7 @@ const DULLEST = 0.999
 export function waysOn(current: Rung, spent: number, left: number, coarser: readonly Rung[], overhead: number): WayOn[] {
   const dulled: Pass = { ...current.pass, worn: Math.min(DULLEST, lifeUsed(current.pass, spent)) }
   const longer = timeToRemove(dulled, left)
-  const fresh = workGrit({ ...current, pass: { ...current.pass, worn: 0 } }, left, overhead)
+  const next = workGrit({ ...current, pass: fresh(current.pass) }, left, overhead)
   const back = coarser.flatMap((rung): WayOn[] => {
     const [first, again] = [workGrit(rung, left, overhead), workGrit(current, scratchLeft(rung.pass), overhead)]
     if (!first.reaches || !again.reaches) return []
@@ -29,7 +29,7 @@ export function waysOn(current: Rung, spent: number, left: number, coarser: read
   })
   const ways: WayOn[] = [
     ...(Number.isFinite(longer) ? [{ how: 'longer' as const, id: current.id, seconds: longer }] : []),
-    ...(fresh.reaches ? [{ how: 'fresh piece' as const, id: current.id, seconds: costOf(fresh, overhead) }] : []),
+    ...(next.reaches ? [{ how: 'fresh piece' as const, id: current.id, seconds: costOf(next, overhead) }] : []),
     ...back,
   ]
   return ways.sort((a, b) => a.seconds - b.seconds)

@@ -7,8 +7,10 @@ export interface Pass {
   origin: string
   /** Grain size, µm. */
   grain: number
-  /** What sands. */
+  /** What is sanded. */
   medium: Medium
+  /** Whether it is a cushioned pad, which gives way and is rinsed instead of used up. */
+  pad?: boolean
   /** Surface speed, m/min. */
   speed: number
   /** Hand pressure, 1 = medium. */
@@ -20,24 +22,40 @@ export interface Pass {
 }
 
 /** The model's time constant at 40 m/min and medium pressure, in s [model]. */
-const TAU = 15
+export const TAU = 15
 const TAU_SPEED = 40
 
-/** Time constant of removal under these conditions, s: inversely proportional to speed, pressure and the turner's own rate. */
-export function timeConstant(pass: Pick<Pass, 'speed' | 'pressure' | 'own'>): number {
-  return (TAU * (TAU_SPEED / pass.speed)) / pass.pressure / (pass.own?.rate ?? 1)
+/** The grain that has it, µm; finer grains get there sooner, by the root of their size, down to a quarter of it [model]. */
+const TAU_GRAIN = 68
+const TAU_LEAST = 0.25
+
+/** How much of the time constant a grain has, 0.25 to 1: the fine end takes the five to ten seconds a grit that turners give it. */
+export const grainPart = (grain: number): number => Math.min(1, Math.max(TAU_LEAST, Math.sqrt(grain / TAU_GRAIN)))
+
+/**
+ * Time constant of removal under these conditions, s: inversely proportional to speed, pressure and the turner's own rate, and shorter
+ * for finer grains.
+ */
+export function timeConstant(pass: Pick<Pass, 'grain' | 'speed' | 'pressure' | 'own'>): number {
+  return (TAU * grainPart(pass.grain) * (TAU_SPEED / pass.speed)) / pass.pressure / (pass.own?.rate ?? 1)
 }
 
-/** Depth one piece can remove before it is dull, µm: less for a worn one. */
+/** Depth one piece can remove before it is dull, µm: less for a worn one; of a pad, before it is rinsed. */
 export const capacity = (pass: Pass): number =>
-  capacityPart(pass.medium).value * pass.grain * (1 - (pass.worn ?? 0)) * (pass.own?.capacity ?? 1)
+  capacityPart(pass.medium, pass.pad).value * pass.grain * (1 - wear(pass)) * (pass.own?.capacity ?? 1)
+
+/** How much of the piece in hand is gone, 0 to 1: of a pad nothing, for one pen does not use it up. */
+const wear = ({ worn, pad }: Pass): number => (pad ? 0 : (worn ?? 0))
+
+/** The same with a fresh piece. */
+export const fresh = ({ worn: _, ...pass }: Pass): Pass => pass
 
 /** Part of the piece's life that is gone after so many seconds with it, 0 to 1. */
 export const lifeUsed = (pass: Pass, seconds: number): number =>
-  1 - (1 - (pass.worn ?? 0)) * Math.exp(-Math.max(0, seconds) / timeConstant(pass))
+  1 - (1 - wear(pass)) * Math.exp(-Math.max(0, seconds) / timeConstant(pass))
 
 /** Depth of the scratches that the abrasive leaves, µm. */
-export const scratchLeft = (pass: Pass): number => scratchPart(pass.medium).value * pass.grain
+export const scratchLeft = (pass: Pass): number => scratchPart(pass.medium, pass.pad).value * pass.grain
 
 /**
  * Seconds with one fresh piece to remove `depth` µm; Infinity when the piece is dull before.

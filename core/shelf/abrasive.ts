@@ -11,7 +11,7 @@ export interface ShelfAbrasive extends AbrasiveMark {
   dry: boolean
   /** How much of its life is gone, 0 fresh to 1 dull; fresh where nothing is said. */
   worn?: number
-  /** How many pieces are there; absent when nobody counted. */
+  /** How many pieces are there, the one in hand counted; absent when nobody counted. */
   count?: number
 }
 
@@ -22,8 +22,11 @@ export const grainOf = ({ scale, mark }: AbrasiveMark): number => grainSize(scal
 export const coarserThan = (one: AbrasiveMark, among: readonly ShelfAbrasive[]): ShelfAbrasive[] =>
   among.filter(other => grainOf(other) > grainOf(one)).sort((a, b) => grainOf(a) - grainOf(b))
 
+/** A cushioned pad, with a number or placed between two by its colour. */
+export const isPad = ({ scale, between }: AbrasiveMark): boolean => scale === 'pad' || between !== undefined
+
 /** What can level a film: wet paper or film. A cushioned pad rides over ridges. */
-export const levels = ({ wet, scale }: ShelfAbrasive): boolean => wet && scale !== 'pad'
+export const levels = (abrasive: ShelfAbrasive): boolean => abrasive.wet && !isPad(abrasive)
 
 /** From this grain on resin is sanded wet, µm: about P600 and the pads [trade]. */
 const WET_FROM = 30.5

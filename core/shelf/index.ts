@@ -1,5 +1,6 @@
-export { coarserThan, grainOf, levels, sandsWet, type ShelfAbrasive } from './abrasive'
+export { coarserThan, grainOf, isPad, levels, sandsWet, type ShelfAbrasive } from './abrasive'
 export { planBlank, thinnestSide, type Blank } from './blank'
+export { gapsIn } from './gaps'
 export {
   bleeds,
   closeGrained,
@@ -33,4 +34,4 @@ export {
   type WaitPurpose,
 } from './product'
 export { productFor, type Shelf } from './shelf'
-export { coarsestGrain, density, mediumOf, sandingClass, soakOnTop, type SandingClass } from './traits'
+export { coarsestGrain, density, isUneven, mediumOf, sandingClass, soakOnTop, type SandingClass } from './traits'

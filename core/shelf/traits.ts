@@ -24,6 +24,9 @@ export function density(material: Material): Figure {
   return given('density', value, 'kg/m³', { mark: 'model', note: `not known: taken as the middle of ${what}` })
 }
 
+/** Whether it cannot be turned and sanded as round as other blanks: soft spots, resin beside wood, grain that runs every way. */
+export const isUneven = (material: Material): boolean => is(material, 'soft', 'hybrid', 'figured')
+
 /** Part of a soaking coat that stays on top: pores drink, resin does not. */
 export function soakOnTop(material: Material): Figure {
   const source = { mark: 'model' as const, note: 'starting value' }

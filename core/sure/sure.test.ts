@@ -8,4 +8,5 @@ it('tells at once what is not, with the place and the reason', () => {
   expect(() => nth(['a'], 1)).toThrow('No entry 1 in a list of 1.')
   expect(() => nth(['a'], -1)).toThrow('No entry -1')
   expect(() => must([].at(-1), 'a plan has a step')).toThrow('a plan has a step')
+  expect(() => must(null, 'the pen is known')).toThrow('the pen is known')
 })

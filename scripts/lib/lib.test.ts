@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Client } from 'pg'
 import { refuseFullDisk } from './disk'
+import type { Running } from './child'
+import { keepRunning } from './keep'
 import { freePort, servePort } from './ports'
 import { startCluster } from './postgres'
 import { Plain } from './say'
@@ -44,6 +46,7 @@ describe('our own PostgreSQL', () => {
     const place = join(folder, 'postgres')
     const cluster = await startCluster(place, { lasting: false })
     expect(await ask(cluster.url, 'show listen_addresses')).toEqual([{ listen_addresses: '127.0.0.1' }])
+    expect(await ask(cluster.url, 'show data_checksums')).toEqual([{ data_checksums: 'on' }])
     expect(await ask(cluster.url, 'show password_encryption')).toEqual([{ password_encryption: 'scram-sha-256' }])
     await expect(ask(cluster.url.replace(/:[^:@]+@/, ':wrong@'), 'select 1')).rejects.toThrow(/password authentication failed/)
     expect(statSync(join(place, 'password')).mode & 0o077).toBe(0)
@@ -83,6 +86,68 @@ describe('ports', () => {
     const server = await taken(first)
     expect(await servePort(undefined)).toBeGreaterThan(first)
     server.close()
+  })
+})
+
+describe('a child that is kept running', () => {
+  /** Children that can be ended from here. */
+  function children() {
+    const alive: { die: () => void, stopped: boolean }[] = []
+    const start = async (): Promise<Running> => {
+      const one = { die: () => {}, stopped: false }
+      const ended = new Promise<number | null>((resolve) => {
+        one.die = () => resolve(1)
+      })
+      alive.push(one)
+      const stop = async () => {
+        one.stopped = true
+        one.die()
+      }
+      return { process: undefined as never, ended, stop }
+    }
+    return { alive, start }
+  }
+  /** Waits for something that comes by itself. */
+  const until = async (is: () => boolean) => {
+    while (!is()) await new Promise(resolve => setImmediate(resolve))
+  }
+
+  it('is started again at once, then after growing pauses, and that is told', async () => {
+    const { alive, start } = children()
+    const told: string[] = []
+    const kept = await keepRunning('The lathe', start, { pauses: [0, 1, 2], tell: text => told.push(text) })
+    for (const count of [1, 2, 3, 4]) {
+      await until(() => alive.length === count)
+      alive[count - 1]!.die()
+    }
+    await until(() => alive.length === 5)
+    await kept.stop()
+    expect(alive.map(one => one.stopped)).toEqual([false, false, false, false, true])
+    expect(told).toHaveLength(4)
+    expect(told[0]).toBe('The lathe ended by itself; it is started again.')
+  })
+  it('tries again when it cannot be started, but for the first time', async () => {
+    const { alive, start } = children()
+    let fails = 2
+    const told: string[] = []
+    const kept = await keepRunning('The lathe', async () => {
+      if (alive.length && fails-- > 0) throw new Error('No belt.')
+      return start()
+    }, { pauses: [0], tell: text => told.push(text) })
+    alive[0]!.die()
+    await until(() => alive.length === 2)
+    await kept.stop()
+    expect(told.filter(text => text === 'No belt.')).toHaveLength(2)
+    await expect(keepRunning('The lathe', () => Promise.reject(new Error('No motor.')))).rejects.toThrow('No motor.')
+  })
+  it('is left when it is asked to stop, in a pause too', async () => {
+    const { alive, start } = children()
+    const told: string[] = []
+    const kept = await keepRunning('The lathe', start, { pauses: [3_600_000], tell: text => told.push(text) })
+    alive[0]!.die()
+    await until(() => told.length === 1)
+    await kept.stop()
+    expect(alive).toHaveLength(1)
   })
 })
 

@@ -32,14 +32,14 @@ const placeOf = (folder: string): Place => ({
 
 /**
  * Starts a PostgreSQL of our own on loopback with its files below `folder`, made at the first time. A lasting one writes through to the
- * disk; a throw-away one (`lasting` false) does not. @throws Plain with what to do
+ * disk; a throw-away one (`lasting` false) does not. On the port given, or any. @throws Plain with what to do
  */
-export async function startCluster(folder: string, { lasting }: { lasting: boolean }): Promise<Cluster> {
+export async function startCluster(folder: string, { lasting, port: wanted }: { lasting: boolean, port?: number }): Promise<Cluster> {
   const bin = ensurePostgres()
   const who = identity()
   const place = placeOf(folder)
   if (!existsSync(join(place.data, 'PG_VERSION'))) initialise(bin, who, place, lasting)
-  const port = await freePort()
+  const port = wanted ?? (await freePort())
   const url = `postgres://oxlip:${readFileSync(place.password, 'utf8').trim()}@127.0.0.1:${port}/oxlip`
   const running = await untilReady(
     () =>
@@ -85,6 +85,8 @@ function initialise(bin: string, who: Identity, place: Place, lasting: boolean):
     'UTF8',
     '--locale',
     'C.UTF-8',
+    // A disk that gives back other bytes than it took is noticed.
+    '--data-checksums',
     ...(lasting ? [] : ['--no-sync']),
   ]
   const made = spawnSync(program, rest, { encoding: 'utf8' })

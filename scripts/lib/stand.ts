@@ -19,13 +19,18 @@ export interface Stand {
   startServer: () => Promise<void>
   /** Holds the server still, or lets it go on: its connections stay open and say nothing, as to a device that sleeps. */
   freeze: (still: boolean) => void
+  /** Ends the database without a word, as a power cut would. */
+  killDatabase: () => Promise<void>
+  startDatabase: () => Promise<void>
   end: () => Promise<void>
 }
 
 export async function startStand(): Promise<Stand> {
   const folder = mkdtempSync(join(tmpdir(), 'oxlip-stand-'))
   const log = join(folder, 'server.log')
-  const [cluster, port] = await Promise.all([startCluster(join(folder, 'postgres'), { lasting: false }), freePort()])
+  const [databasePort, port] = [await freePort(), await freePort()]
+  const startDatabase = () => startCluster(join(folder, 'postgres'), { lasting: false, port: databasePort })
+  let cluster = await startDatabase()
   const start = () => serve({ port, databaseUrl: cluster.url, demo: true, log })
   let server = await start()
   return {
@@ -43,6 +48,13 @@ export async function startStand(): Promise<Stand> {
     },
     freeze: (still) => {
       server.process.kill(still ? 'SIGSTOP' : 'SIGCONT')
+    },
+    killDatabase: async () => {
+      cluster.running.process.kill('SIGKILL')
+      await cluster.running.ended
+    },
+    startDatabase: async () => {
+      cluster = await startDatabase()
     },
     end: async () => {
       await server.stop()

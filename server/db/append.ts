@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 import { replay, type BenchEvent } from '../../core/bench'
-import { FieldsError } from '../faults'
+import { FieldsError, isAway } from '../faults'
 import { oneAtATime } from './append-lock'
-import { eventsOf } from './log'
+import { asRow, eventsOf } from './log'
 import { keepMended, readBase } from './plans'
 import { projectPens } from './projections'
 
@@ -38,7 +38,8 @@ export async function appendBatches(trx: Knex, batches: readonly Batch[]): Promi
   await refuseStray(trx, batches)
   await oneAtATime(trx)
   const rows = new Map<string, ReturnType<typeof asRow>>()
-  for (const batch of batches) for (const event of batch.events) if (!rows.has(event.id)) rows.set(event.id, asRow(event, batch))
+  for (const batch of batches)
+    for (const event of batch.events) if (!rows.has(event.id)) rows.set(event.id, asRow(event, aheadOf(event, batch)))
   const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
     .insert([...rows.values()])
     .onConflict(['workshop_id', 'id'])
@@ -61,16 +62,11 @@ async function refuseStray(trx: Knex, batches: readonly Batch[]): Promise<void> 
   }
 }
 
-function asRow({ pen, payload, barrels, ahead, ...rest }: BenchEvent, { sentAt, receivedAt }: Batch) {
+/** How far ahead the clock of its device was, ms: as the device knew it, or as the batch tells. */
+function aheadOf({ ahead }: BenchEvent, { sentAt, receivedAt }: Batch): number | null {
   const off = sentAt ? Date.parse(sentAt) - receivedAt : undefined
   const measured = off === undefined ? undefined : Math.abs(off) < RIGHT ? 0 : Math.round(off)
-  return {
-    ...rest,
-    pen_id: pen,
-    barrels: [...barrels],
-    payload: JSON.stringify(payload),
-    ahead_ms: ahead ?? measured ?? null,
-  }
+  return ahead ?? measured ?? null
 }
 
 /** Kinds of entries that can change the steps of a plan. */
@@ -78,6 +74,13 @@ const CHANGES_PLAN = ['repair', 'coat', 'settle', 'undo']
 
 async function mend(trx: Knex, penId: string): Promise<void> {
   await trx('pens').where({ id: penId }).forUpdate().first('id')
-  const base = await readBase(trx, penId)
-  await keepMended(trx, penId, base.version, replay(base.plan, await eventsOf(trx, penId)).plan)
+  try {
+    const base = await readBase(trx, penId)
+    const { plan } = replay(base.plan, await eventsOf(trx, penId))
+    await keepMended(trx, penId, base.version, plan)
+  } catch (error) {
+    // A pen that cannot be worked out takes entries all the same: they count as soon as it is planned anew.
+    if (isAway(error) || (error as { code?: string }).code !== undefined) throw error
+    console.error(`Pen ${penId} takes entries, but its plan is not mended: ${(error as Error).message}`)
+  }
 }

@@ -4,8 +4,9 @@ import type { Knex } from 'knex'
 import type { ShelfBlank } from '../../contract'
 import type { BlankInput, ReadingInput } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
+import { leftOf, usedSticks } from './used'
 
-type Row = Omit<ShelfBlank, 'readings'> & { gone: boolean, created_at: Date, workshop_id: string }
+type Row = Omit<ShelfBlank, 'readings'> & { gone: boolean, created_at: Date, counted_at: Date, workshop_id: string }
 interface ReadingRow {
   id: string
   blank_id: string
@@ -27,8 +28,10 @@ async function withReadings(knex: Knex, rows: Row[]): Promise<ShelfBlank[]> {
       rows.map(row => row.id),
     )
     .orderBy('at')
-  return rows.map(({ gone: _, created_at: __, workshop_id: ___, ...row }) => ({
+  const used = await usedSticks(knex, rows.map(row => row.id))
+  return rows.map(({ gone: _, created_at: __, workshop_id: ___, counted_at: ____, ...row }) => ({
     ...row,
+    count: leftOf(row.count, used, row.id),
     readings: readings.filter(one => one.blank_id === row.id).map(asReading),
   }))
 }
@@ -54,9 +57,13 @@ export async function createBlank(knex: Knex, { version: _, ...wanted }: BlankIn
 /** Changes a blank, or puts one back that was taken off. @throws ConflictError with the newer one, NotFoundError, FieldsError */
 export async function changeBlank(knex: Knex, id: string, { version = 0, ...wanted }: BlankInput): Promise<ShelfBlank> {
   await refuseStrayPhoto(knex, wanted.photo)
+  const { count, ...rest } = wanted
+  const before = await readBlank(knex, id)
+  // What is left stays counted off; another number is a count of its own.
+  const counted = before && before.count !== count ? { count, counted_at: knex.fn.now() } : {}
   const changed = await knex('blanks')
     .where({ id, version })
-    .update({ ...wanted, version: version + 1, gone: false })
+    .update({ ...rest, ...counted, version: version + 1, gone: false })
   const now = await readBlank(knex, id)
   if (!now) throw new NotFoundError('There is no such blank.')
   if (!changed) throw new ConflictError('This blank was changed on another device. Look at it as it is now, then change it again.', now)

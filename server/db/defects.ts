@@ -5,6 +5,7 @@ import type { StepKind } from '../../core/plan'
 import type { DefectQuery } from '../../schemas'
 import { FieldsError } from '../faults'
 import { isFresh, keepLesson, type Lesson } from './lessons'
+import { usualEvidence } from './usual'
 
 interface Row {
   pen_id: string
@@ -60,24 +61,27 @@ const asListed = ({ pen_id: id, mark, name, material, fact, summary }: Row): Lis
 /** What the shop’s own defects tell: of each kind as it was counted last, and anew where one of it was changed since. */
 export async function defectHistory(knex: Knex): Promise<DefectHistory> {
   const lessons: Lesson[] = await knex('lessons').where({ kind: 'defect' }).orderBy('about')
-  const all: DefectHistory = { causes: {}, ways: [] }
+  const all: DefectHistory = { causes: {}, ways: [], usual: await usualEvidence(knex) }
   for (const lesson of lessons) {
-    const told = isFresh(lesson) ? (lesson.body as DefectHistory) : await counted(knex, lesson)
+    const told = isFresh(lesson) ? (lesson.body as Judged) : await counted(knex, lesson)
     Object.assign(all.causes, told.causes)
     all.ways.push(...told.ways)
   }
   return all
 }
 
-async function counted(knex: Knex, lesson: Lesson): Promise<DefectHistory> {
-  const history: DefectHistory = { causes: {}, ways: [] }
+/** What the defects of one kind tell. */
+type Judged = Pick<DefectHistory, 'causes' | 'ways'>
+
+async function counted(knex: Knex, lesson: Lesson): Promise<Judged> {
+  const history: Judged = { causes: {}, ways: [] }
   const rows: { body: Row['fact'] }[] = await knex('facts').where({ kind: 'defect', about: lesson.about }).orderBy('at').select('body')
   for (const { body } of rows) learn(history, body.defect)
   await keepLesson(knex, lesson, history)
   return history
 }
 
-function learn(history: DefectHistory, { kind, judged, mends, status }: ProjectedDefect): void {
+function learn(history: Judged, { kind, judged, mends, status }: ProjectedDefect): void {
   if (judged && judged !== 'not known') {
     const of = (history.causes[kind] ??= {})
     of[judged] = (of[judged] ?? 0) + 1

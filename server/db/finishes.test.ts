@@ -6,7 +6,7 @@ import { methods } from '../../reference'
 import { methodSchema, type NewPen } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import { NotFoundError } from '../faults'
-import { readAir } from './air-log'
+import { airOfLog, readAir } from './air-log'
 import { appendEvents } from './append'
 
 import { readLearnt } from './learnt'
@@ -15,6 +15,7 @@ import { migrate } from './migrate'
 import { migrationSource } from './migrations'
 import { changePen, createPen, readPen, replanPen } from './pens'
 import { readPlan } from './plans'
+import { recordOf } from './record'
 import { changeBottle, changeShelf, readShelf } from './shelf'
 import { changeWorkshop } from '../../tests/database/workshop'
 
@@ -68,7 +69,7 @@ describe('methods', () => {
     const again = await replanPen(knex, id, 1)
     const plan = await readPlan(knex, again)
     expect(plan.inputs.method.version).toBe(2)
-    expect(plan.steps.some(step => step.id === 'level.after.2')).toBe(true)
+    expect(plan.inputs.method.levelling).toBe(2)
     expect((await methodHistory(knex, method)).map(one => [one.method.version, one.pens.map(used => used.id)])).toEqual([
       [2, [id]],
       [1, []],
@@ -156,6 +157,36 @@ it('every change of the air is kept as a reading, and the same air once', async 
   await air(12)
   await air(15)
   expect((await readAir(knex)).map(reading => reading.celsius)).toEqual([12, 15])
+})
+
+it('an old log is judged by the air of its own time, however long ago that was', async () => {
+  const made = await pen()
+  const then = (seconds: number) => new Date(Date.parse('2019-03-05T18:00:00.000Z') + seconds * 1000).toISOString()
+  await knex('air_readings').insert([
+    { at: then(-86_400), celsius: 30, humidity: 40 },
+    { at: then(-600), celsius: 2, humidity: 55 },
+    { at: then(86_400), celsius: 35, humidity: 40 },
+  ])
+  await appendEvents(knex, [
+    entry(made.id, then(0), { kind: 'done', payload: { step: 'coat.1' } }),
+    entry(made.id, then(30), { kind: 'done', payload: { step: 'coat.2' } }),
+  ])
+  const { record } = await recordOf(knex, made.id)
+  const second = record.steps.find(step => step.step === 'coat.2')!
+  // Back for repair seven years on: what was read while it lay in a drawer is no air of its.
+  const years = 7 * 365 * 86_400
+  await knex('air_readings').insert([
+    { at: then(years / 2), celsius: 28, humidity: 40 },
+    { at: then(years - 60), celsius: 16, humidity: 60 },
+  ])
+  expect(await airOfLog(knex, [...record.entries, { at: then(years) }])).toEqual([
+    { at: then(-600), celsius: 2, humidity: 55 },
+    { at: then(years - 60), celsius: 16, humidity: 60 },
+  ])
+  expect(await airOfLog(knex, record.entries)).toEqual([{ at: then(-600), celsius: 2, humidity: 55 }])
+  // In the workshop's air of today it would have been kept: cold makes CA slow.
+  expect(second.wait!.seconds).toBeGreaterThan(30)
+  expect(second.wait!.shortBySeconds).toBeCloseTo(second.wait!.seconds - 30, 6)
 })
 
 it('a pen changed to another finish keeps its coats that are on', async () => {

@@ -5,6 +5,7 @@ import type { ShelfFitting } from '../../contract'
 import type { Fitting } from '../../core/barrel'
 import type { ShelfFittingInput } from '../../schemas'
 import { ConflictError, NotFoundError } from '../faults'
+import { leftOf, usedSets, type Used } from './used'
 
 interface Row {
   id: string
@@ -15,20 +16,28 @@ interface Row {
   gone: boolean
 }
 
-const asFitting = ({ id, version, body, sets, bushings }: Row): ShelfFitting => ({ fitting: { id, ...body }, version, sets, bushings })
+const asFitting = ({ id, version, body, sets, bushings }: Row, used: Used): ShelfFitting =>
+  ({ fitting: { id, ...body }, version, sets: leftOf(sets, used, id), bushings })
 const bodyOf = ({ name, bit, barrels, parts }: ShelfFittingInput) =>
   JSON.stringify({ name, bit, barrels, ...(parts ? { parts } : {}), source: { mark: 'model', note: 'as you measured it' } })
 
 /** By their names, 7 mm before 10 mm. */
 export async function listFittings(knex: Knex): Promise<ShelfFitting[]> {
   const rows: Row[] = await knex<Row>('fittings').where({ gone: false })
-  return rows.map(asFitting).sort((a, b) => a.fitting.name.localeCompare(b.fitting.name, 'en', { numeric: true }))
+  const used = await usedSets(knex, rows.map(row => row.id))
+  return rows.map(row => asFitting(row, used)).sort((a, b) => a.fitting.name.localeCompare(b.fitting.name, 'en', { numeric: true }))
+}
+
+/** What a fitting is, by its id, without what of it is left: also one that was taken off the shelf. */
+export async function fittingItself(knex: Knex, id: string): Promise<Fitting | undefined> {
+  const row: Row | undefined = await knex<Row>('fittings').where({ id }).first()
+  return row && { id: row.id, ...row.body }
 }
 
 /** A fitting by its id, also one that was taken off the shelf. */
 export async function readFitting(knex: Knex, id: string): Promise<ShelfFitting | undefined> {
   const row: Row | undefined = await knex<Row>('fittings').where({ id }).first()
-  return row && asFitting(row)
+  return row && asFitting(row, await usedSets(knex, [id]))
 }
 
 /** Puts a new fitting on the shelf. */
@@ -43,9 +52,12 @@ export async function createFitting(knex: Knex, wanted: ShelfFittingInput): Prom
  * NotFoundError
  */
 export async function changeFitting(knex: Knex, id: string, wanted: ShelfFittingInput): Promise<ShelfFitting> {
+  const before = await readFitting(knex, id)
+  // What is left stays counted off; another number is a count of its own.
+  const counted = before && before.sets !== wanted.sets ? { sets: wanted.sets, counted_at: knex.fn.now() } : {}
   const changed = await knex('fittings')
     .where({ id, version: wanted.version ?? 0 })
-    .update({ body: bodyOf(wanted), sets: wanted.sets, bushings: wanted.bushings, version: (wanted.version ?? 0) + 1, gone: false })
+    .update({ body: bodyOf(wanted), ...counted, bushings: wanted.bushings, version: (wanted.version ?? 0) + 1, gone: false })
   const now = await readFitting(knex, id)
   if (!now) throw new NotFoundError('There is no such fitting.')
   if (!changed) throw new ConflictError('This fitting was changed on another device. Look at it as it is now, then change it again.', now)

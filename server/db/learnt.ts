@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
 import type { WorkshopLearnt } from '../../contract'
-import { fitBuild, type BuildFit, type Growth } from '../../core/film'
+import { learnPress, type OwnPress } from '../../core/barrel'
+import { learnWait, type OwnWait, type Touch } from '../../core/climate'
+import { fitBuild, learnEvenness, type BuildFit, type Growth, type Levelled, type OwnEvenness } from '../../core/film'
 import { learnSanding, type Learnt, type SandingObservation } from '../../core/sanding'
 import type { SandingClass } from '../../core/shelf'
 import { products } from '../../reference'
@@ -22,12 +24,34 @@ async function latest<T>(knex: Knex, kind: string, about?: string): Promise<(T &
   return rows.map(({ body, mark }) => ({ ...body, mark })).reverse()
 }
 
-const learnClass = async (knex: Knex, of: string): Promise<Learnt> => learnSanding(await latest<SandingObservation>(knex, 'sanding', of))
+/** A fact that is damaged, or of another form, teaches nothing; it stops nobody either. */
+const isWhole = ({ depth, capacity, tau, notYet, before, each }: SandingObservation): boolean =>
+  Array.isArray(notYet) && [depth, capacity, tau, before, each].every(Number.isFinite)
+
+async function learnClass(knex: Knex, of: string): Promise<Learnt> {
+  return learnSanding((await latest<SandingObservation>(knex, 'sanding', of)).filter(isWhole))
+}
 
 /** What coats build; a measurement is named by its pen. */
 async function learnBuilds(knex: Knex): Promise<BuildFit> {
   const growths = await latest<Growth>(knex, 'growth')
   return fitBuild(growths.map(({ mark, ...growth }) => ({ ...growth, id: `${mark}${growth.id}` })), DEFAULTS)
+}
+
+/** How long a product waits in this shop. */
+async function learnTouches(knex: Knex, product: string): Promise<OwnWait> {
+  return learnWait((await latest<Touch>(knex, 'touch', product)).filter(({ part }) => Number.isFinite(part)))
+}
+
+/** How far short the mechanism of a fitting stops in these hands. */
+async function learnPresses(knex: Knex, fitting: string): Promise<OwnPress> {
+  return learnPress((await latest<{ left: number }>(knex, 'press', fitting)).map(({ left }) => left).filter(Number.isFinite))
+}
+
+/** How even levelling and barrels are. */
+async function learnLevelled(knex: Knex): Promise<OwnEvenness> {
+  const levelled = await latest<Levelled>(knex, 'levelled')
+  return learnEvenness(levelled.filter(({ mean, sd, takes, wood }) => [mean, sd, takes, wood].every(Number.isFinite)))
 }
 
 /** How what was learnt is asked for. */
@@ -36,15 +60,36 @@ interface Asking {
   keeps: boolean
 }
 
+/** Facts that something is learnt from. */
+const KINDS = ['sanding', 'growth', 'touch', 'levelled', 'press']
+
 /** What the log tells: as it was worked out last, and anew where facts of its kind came in since. */
 export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
-  const lessons: Lesson[] = await knex('lessons').whereIn('kind', ['sanding', 'growth']).orderBy(['kind', 'about'])
+  const lessons: Lesson[] = await knex('lessons').whereIn('kind', KINDS).orderBy(['kind', 'about'])
+  const waits: Record<string, OwnWait> = {}
+  for (const lesson of lessons.filter(one => one.kind === 'touch')) {
+    const learnt = await known(knex, lesson, asking, () => learnTouches(knex, lesson.about))
+    if (learnt.touches) waits[lesson.about] = learnt
+  }
+  const presses: Record<string, OwnPress> = {}
+  for (const lesson of lessons.filter(one => one.kind === 'press')) {
+    const learnt = await known(knex, lesson, asking, () => learnPresses(knex, lesson.about))
+    if (learnt.pens) presses[lesson.about] = learnt
+  }
+  const levelled = lessons.find(one => one.kind === 'levelled')
+  const even = levelled && await known(knex, levelled, asking, () => learnLevelled(knex))
   const sanding: Partial<Record<SandingClass, Learnt>> = {}
   for (const lesson of lessons.filter(one => one.kind === 'sanding')) {
     const learnt = await known(knex, lesson, asking, () => learnClass(knex, lesson.about))
     if (learnt.observations) sanding[lesson.about as SandingClass] = learnt
   }
-  return { sanding, builds: await builds(knex, lessons.filter(one => one.kind === 'growth'), asking) }
+  return {
+    sanding,
+    builds: await builds(knex, lessons.filter(one => one.kind === 'growth'), asking),
+    waits,
+    presses,
+    ...(even?.levellings ? { even } : {}),
+  }
 }
 
 /** Builds are fitted over all products at once: what was learnt lies with a lesson of its own, about all of them. */

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { StoredEvent } from '../../contract'
+import type { BenchEvent } from '../../core/bench'
 
 interface Row {
   id: string
@@ -27,6 +28,15 @@ const asEvent = (row: Row): StoredEvent =>
     seq: Number(row.seq),
     receivedAt: row.received_at.toISOString(),
   }) as StoredEvent
+
+/** An entry as a row; `ahead` is how far its device’s clock was ahead, ms, where that is known. */
+export const asRow = ({ pen, payload, barrels, ahead: _, ...rest }: BenchEvent, ahead: number | null = null) =>
+  ({ ...rest, pen_id: pen, barrels: [...barrels], payload: JSON.stringify(payload), ahead_ms: ahead })
+
+/** Keeps entries that are made here; who does so holds the append lock. */
+export async function keepEntries(trx: Knex, events: readonly BenchEvent[]): Promise<void> {
+  await trx('events').insert(events.map(event => asRow(event)))
+}
 
 /** The log of one pen, in the order it came in. */
 export async function eventsOf(knex: Knex, penId: string): Promise<StoredEvent[]> {

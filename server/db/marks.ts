@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { MarkQuery } from '../../schemas'
 import { FieldsError } from '../faults'
 
 /** Numbers of a letter: after the last of them the first come again. */
@@ -11,24 +12,32 @@ const partsOf = (mark: string): { letter: string, number: number } => ({ letter:
 const carrying = (knex: Knex, mark: string) =>
   knex('pen_rows').where(partsOf(mark)).whereRaw('stage is distinct from \'finished\'')
 
-/** The first mark after this one that no pen in the making carries; empty when a letter has none left. */
-async function freeAfter(knex: Knex, mark: string): Promise<string> {
+/** The first marks from this one on that no pen in the making carries, fewer when the letter has no more. */
+async function freeFrom(knex: Knex, mark: string, count: number): Promise<string[]> {
   const { letter, number } = partsOf(mark)
   const found: { rows: { number: number }[] } = await knex.raw(
     `select number from (select (? + step) % ? + 1 as number, step from generate_series(0, ? - 1) as step) as numbers
      where not exists (
        select 1 from pen_rows where letter = ? and pen_rows.number = numbers.number and stage is distinct from 'finished')
-     order by step limit 1`,
-    [number, MOST, MOST, letter],
+     order by step limit ?`,
+    [number - 1, MOST, MOST, letter, count],
   )
-  const free = found.rows[0]
-  return free ? `${letter}${free.number}` : ''
+  return found.rows.map(row => `${letter}${row.number}`)
 }
 
-/** A mark to go on with: the next one after that of the pen started last. */
-export async function freeMark(knex: Knex): Promise<string> {
+/** The first one after this; empty when a letter has none left. */
+const freeAfter = async (knex: Knex, mark: string): Promise<string> => (await freeFrom(knex, after(mark), 1))[0] ?? ''
+
+const after = (mark: string): string => {
+  const { letter, number } = partsOf(mark)
+  return `${letter}${(number % MOST) + 1}`
+}
+
+/** Marks to go on with: so many from one on, or after that of the pen started last. */
+export async function freeMarks(knex: Knex, { from, count = 1 }: MarkQuery = {}): Promise<string[]> {
+  if (from) return freeFrom(knex, from, count)
   const last: { mark: string } | undefined = await knex('pens').orderBy([{ column: 'created_at', order: 'desc' }, 'id']).first('mark')
-  return last ? freeAfter(knex, last.mark) : 'A1'
+  return freeFrom(knex, last ? after(last.mark) : 'A1', count)
 }
 
 /**

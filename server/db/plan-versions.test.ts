@@ -20,7 +20,8 @@ it('whatever another version has, it opens exactly as it was made, and no more i
     depth: fc.integer({ min: 5, max: 60 }),
     drop: fc.array(fc.nat(40), { maxLength: 4 }),
     twice: fc.array(fc.nat(40), { maxLength: 3 }),
-    note: fc.jsonValue(),
+    // A key of that name is no plan’s, and what patches documents leaves it out.
+    note: fc.jsonValue().filter(value => !JSON.stringify(value).includes('__proto__')),
   })
   fc.assert(fc.property(anyPlan, ({ material, fitting, film, depth, drop, twice, note }) => {
     const made = withWishes(planFor(material, fitting), { tool: 'skew', film, depth }, new Set())

@@ -8,6 +8,7 @@ import { onDatabase } from '../../tests/database/suite'
 import { readInstrument } from './air'
 import { airSince } from './air-log'
 import { appendEvents } from './append'
+import { defectHistory } from './defects'
 import { readLearnt } from './learnt'
 import { eventsOf, lastSeq } from './log'
 import { changePen, createPen, replanPen } from './pens'
@@ -148,8 +149,9 @@ it('rows that an earlier Oxlip made, or that are missing, are made anew in batch
   expect(await projectAll(work => knex.transaction(work))).toBe(0)
   await expectTrue(old)
   await expectTrue(missing)
-  // The broken one is in no list, and what is entered on it is kept.
-  expect((await pagePens(knex, 'metric', {})).pens.map(one => one.pen.id).sort()).toEqual([old.id, missing.id].sort())
+  // The broken one says so in its row, and what is entered on it is kept.
+  const told = new Map((await pagePens(knex, 'metric', {})).pens.map(one => [one.pen.id, one.summary.broken]))
+  expect([told.get(old.id), told.get(missing.id), told.get(broken.id)]).toEqual([undefined, undefined, expect.stringMatching(/cannot be read/)])
   await appendEvents(knex, [done(broken, 5, 'parts')])
   expect(await eventsOf(knex, broken.id)).toHaveLength(1)
   logged.mockRestore()
@@ -170,7 +172,7 @@ it('what is learnt is asked once and kept, until a fact of its kind comes in', a
   const pen = await createPen(knex, wanted())
   const steps = (await readPlan(knex, pen)).steps.map(step => step.id)
   const first = steps.findIndex(step => step.startsWith('sand'))
-  await appendEvents(knex, steps.slice(0, first + 1).map((step, index) => done(pen, index * 45, step)))
+  await appendEvents(knex, steps.slice(0, first + 1).map((step, index) => done(pen, index * 45 + (index % 2) * 20, step)))
   const asked = async () => {
     const seen: string[] = []
     const hear = ({ sql }: { sql: string }) => seen.push(sql)
@@ -189,10 +191,37 @@ it('what is learnt is asked once and kept, until a fact of its kind comes in', a
   // An entry that tells nothing of it leaves it as it is; one that does has it worked out anew.
   await appendEvents(knex, [entry(pen, 9000, { kind: 'check', payload: { step: steps[0]!, check: 'x', answer: 'yes' } })])
   expect((await asked()).facts).toBe(0)
-  await appendEvents(knex, [done(pen, (first + 1) * 45, steps[first + 1]!)])
+  await appendEvents(knex, [done(pen, (first + 1) * 45 + 30, steps[first + 1]!)])
   const after = await asked()
   expect(after.facts).toBe(1)
   expect(Object.values(after.learnt.sanding).map(one => one.observations)).toEqual([2])
+})
+
+it('a coat that was tacky, a levelling and what is usual move the next plan and the next question why', async () => {
+  const pen = await createPen(knex, wanted())
+  const { steps, inputs } = await readPlan(knex, pen)
+  const [coat, next] = steps.filter(step => step.kind === 'coat')
+  expect(inputs.waits).toBeUndefined()
+  const before = steps.slice(0, steps.indexOf(coat!) + 1).map((step, index) => done(pen, index * 400 + (index % 3) * 20, step.id))
+  const on = (Date.parse(before.at(-1)!.at) - START) / 1000
+  await appendEvents(knex, [...before, entry(pen, on + 90, { kind: 'touch', payload: { step: next!.id, felt: 'tacky' } })])
+  const product = coat!.kind === 'coat' ? coat!.product.id : ''
+  const learnt = await readLearnt(knex)
+  expect(learnt.waits?.[product]).toMatchObject({ touches: 1 })
+  expect(learnt.even).toBeUndefined()
+  const rest = steps.slice(steps.indexOf(next!))
+  await appendEvents(knex, rest.map((step, index) => done(pen, on + 2000 + index * 400 + (index % 3) * 20, step.id)))
+  const { even } = await readLearnt(knex)
+  expect(even).toMatchObject({ levellings: steps.filter(step => step.kind === 'level').length, through: 0 })
+  const planned = (await readPlan(knex, await createPen(knex, wanted()))).inputs
+  expect(planned.waits?.[product]).toBeGreaterThan(1.2)
+  expect(planned.even?.over).toBeLessThan(1)
+  expect((await defectHistory(knex)).usual).toMatchObject({ 'oily wood': { holds: 0, of: 1 }, 'accelerated': { of: 1 } })
+  // Damaged facts of these kinds teach nothing and stop nobody.
+  for (const kind of ['touch', 'levelled', 'usual']) await knex('facts').where({ kind }).update({ body: { part: 'x', evidence: null } })
+  await knex('lessons').update({ learnt_at: null, body: null })
+  expect(await readLearnt(knex)).toMatchObject({ waits: {} })
+  expect((await defectHistory(knex)).usual).toEqual({})
 })
 
 it('a row’s words stand in the units that are asked for', async () => {

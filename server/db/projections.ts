@@ -1,8 +1,12 @@
 import type { Knex } from 'knex'
 import type { AirReading } from '../../core/climate'
 import type { Plan } from '../../core/plan'
-import { project, PROJECTION, type BenchEvent, type Projection } from '../../core/bench'
+import { brokenProjection, brokenWords, project, PROJECTION, type BenchEvent, type Projection } from '../../core/bench'
+import { isResin } from '../../core/shelf'
+import { nth } from '../../core/sure'
+import { fittings, materials, materialWith } from '../../reference'
 import { airSince } from './air-log'
+import { readFitting } from './fittings'
 import { writeFacts } from './facts'
 import { logsOf } from './log'
 import { plansAtHand } from './plan-cache'
@@ -20,10 +24,10 @@ interface PenRow {
   created_at: Date
 }
 
-/** A pen with what was worked out of it; undefined where that cannot be. */
+/** A pen with what was worked out of it. */
 interface Found {
   pen: PenRow
-  found: Projection | undefined
+  found: Projection
 }
 
 /**
@@ -40,9 +44,25 @@ export async function projectPens(trx: Knex, ids: readonly string[]): Promise<vo
     .select('id', 'mark', 'name', 'reason', trx.raw('to_char(due, \'YYYY-MM-DD\') as due'), 'fitting', 'material', 'method', 'created_at')
   const [plans, logs] = [await plansAtHand(trx, ids), await logsOf(trx, ids)]
   const air = await airOf(trx, [...logs.values()].flat())
-  const all = pens.map((pen): Found => ({ pen, found: workedOut(pen.id, plans.get(pen.id), logs.get(pen.id) ?? [], air) }))
+  const all: Found[] = []
+  for (const pen of pens) {
+    const log = logs.get(pen.id) ?? []
+    all.push({ pen, found: workedOut(pen.id, plans.get(pen.id), log, air) ?? (await broken(trx, pen, plans.has(pen.id), log)) })
+  }
   await writeRows(trx, all)
-  await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found?.facts ?? []])))
+  await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found.facts])))
+}
+
+/** The row of a pen that cannot be worked out, from what its own row says it is made of. */
+async function broken(trx: Knex, pen: PenRow, isPlanned: boolean, events: readonly BenchEvent[]): Promise<Projection> {
+  const { name, colour, ...material } = materials.find(row => row.id === pen.material) ?? materialWith('unknown')
+  const fitting = (await readFitting(trx, pen.fitting))?.fitting ?? nth(fittings, 0)
+  return brokenProjection({
+    fitting,
+    material: { name, colour, resin: isResin({ name, colour, ...material }) },
+    lastEntryAt: events.findLast(event => event.kind !== 'undo')?.at ?? null,
+    why: isPlanned ? brokenWords.log : brokenWords.plan,
+  })
 }
 
 function workedOut(id: string, plan: Plan | undefined, events: readonly BenchEvent[], air: readonly AirReading[]): Projection | undefined {
@@ -74,27 +94,27 @@ function airFrom(air: readonly AirReading[], first: string | undefined): readonl
 
 async function writeRows(trx: Knex, all: readonly Found[]): Promise<void> {
   const rows = all.map(({ pen, found }) => {
-    const { waits = [], text: _, ...shown } = found?.summary ?? {}
+    const { waits, text: _, ...shown } = found.summary
     return {
       pen_id: pen.id,
       projection: PROJECTION,
-      stage: found?.summary.stage ?? null,
-      recent: found?.summary.lastEntryAt ?? pen.created_at,
+      stage: found.summary.stage,
+      recent: found.summary.lastEntryAt ?? pen.created_at,
       letter: pen.mark.charAt(0),
       number: Number(pen.mark.slice(1)),
       due: pen.due,
       fitting: pen.fitting,
       material: pen.material,
       method: pen.method,
-      method_version: found?.summary.methodVersion ?? null,
-      open_defects: found?.summary.openDefects ?? 0,
+      method_version: found.summary.broken === undefined ? found.summary.methodVersion : null,
+      open_defects: found.summary.openDefects,
       waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
-      body: found ? JSON.stringify({ ...shown, waits }) : null,
+      body: JSON.stringify({ ...shown, waits }),
     }
   })
   await trx('pen_rows').insert(rows).onConflict(['workshop_id', 'pen_id']).merge()
   const texts = all.map(({ pen: { id, mark, name, reason }, found }) =>
-    [id, [mark, name, reason ?? '', found?.summary.text ?? ''].join(' ').toLowerCase()])
+    [id, [mark, name, reason ?? '', found.summary.text].join(' ').toLowerCase()])
   await trx.raw(
     `insert into pen_search (pen_id, search, words)
      select id::uuid, search, to_tsvector('simple', search) from unnest(?::text[], ?::text[]) as texts (id, search)

@@ -7,7 +7,7 @@ import { appendEvents } from './append'
 import { pageDefects } from './defects'
 import { readLearnt } from './learnt'
 import { eventsOf, logsOf } from './log'
-import { freeMark } from './marks'
+import { freeMarks } from './marks'
 import { methodHistory } from './methods'
 import { createPen, readPen } from './pens'
 import { plansOf, readPlan } from './plans'
@@ -106,12 +106,12 @@ describe('a list, page by page', () => {
 
 describe('marks', () => {
   it('go on from the last pen, over those in the making, and round again after 999', async () => {
-    expect(await freeMark(knex)).toBe('A1')
+    expect(await freeMarks(knex)).toEqual(['A1'])
     await createPen(knex, wanted({ mark: 'B998' }))
-    expect(await freeMark(knex)).toBe('B999')
+    expect(await freeMarks(knex)).toEqual(['B999'])
     await createPen(knex, wanted({ mark: 'B1' }))
     await createPen(knex, wanted({ mark: 'B999' }))
-    expect(await freeMark(knex)).toBe('B2')
+    expect(await freeMarks(knex)).toEqual(['B2'])
   })
   it('are taken by pens in the making alone: a finished one has left its own', async () => {
     const first = await createPen(knex, wanted())
@@ -146,7 +146,7 @@ describe('nothing grows with the pens there are', () => {
     ['defects', () => pageDefects(knex, { limit: 10 })],
     ['defects of a kind', () => pageDefects(knex, { limit: 10, kind: 'chip' })],
     ['what was learnt', () => readLearnt(knex)],
-    ['a free mark', () => freeMark(knex)],
+    ['a free mark', () => freeMarks(knex)],
     ['a method with its pens', () => methodHistory(knex, 'ca-thin-first')],
     ['an entry', pen => appendEvents(knex, [{
       ...done(pen, 'cut', 50), kind: 'measure', payload: { barrel: 'only', fromTip: 5, diameter: 12, step: 'cut' },

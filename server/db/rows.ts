@@ -120,8 +120,8 @@ export async function nextDue(knex: Knex): Promise<DueDay | null> {
     .where('pen_rows.due', day)
     .first(
       knex.raw('count(*)::int as "all"'),
-      knex.raw('(count(*) filter (where stage is distinct from \'finished\'))::int as open'),
-      knex.raw('min(reason) filter (where stage is distinct from \'finished\') as reason'),
+      knex.raw('(count(*) filter (where stage is distinct from \'finished\' and stage is distinct from \'given up\'))::int as open'),
+      knex.raw('min(reason) filter (where stage is distinct from \'finished\' and stage is distinct from \'given up\') as reason'),
     )
   return { day, ...group }
 }

@@ -97,7 +97,7 @@ describe('what the log teaches', () => {
           payload: { step: step.id },
           barrels: ['only'],
           device: 'test',
-          at: new Date(Date.UTC(2026, 10, 20 + times, 18, 0, index * 29)).toISOString(),
+          at: new Date(Date.UTC(2026, 10, 20 + times, 18, 0, index * 17 + (index % 2) * 6)).toISOString(),
         }))
       await appendEvents(knex, events)
     }
@@ -106,7 +106,13 @@ describe('what the log teaches', () => {
     expect(others).toEqual({})
     expect(learnt.observations).toBeGreaterThan(6)
     expect(learnt.rate.likely).toBeGreaterThan(1)
+    expect(learnt.overhead.likely).toBeLessThan(25)
     expect(await seconds()).toBeCloseTo(learnt.rate.likely, 9)
+    // A damaged fact, or one of another form, teaches nothing and stops nobody.
+    const [one] = await knex('facts').where({ kind: 'sanding' }).select('pen_id', 'place')
+    await knex('facts').where({ kind: 'sanding', ...one }).update({ body: { seconds: 12, gone: true } })
+    await knex('lessons').update({ learnt_at: null, body: null })
+    expect((await readLearnt(knex)).sanding['close-grained']!.observations).toBe(learnt.observations - 1)
     // What was learnt on close grain says nothing of open pores.
     expect((await readPlan(knex, await pen({ material: 'oak' }))).inputs.own).toBeUndefined()
   })

@@ -7,6 +7,7 @@ import { fittings } from '../../reference'
 import type { BlankInput, ShelfFittingInput } from '../../schemas'
 import { BodyError, ConflictError, FieldsError, NotFoundError } from '../faults'
 import { changeBit, listBits } from './bits'
+import { appendEvents } from './append'
 import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlanks, readBlank } from './blanks'
 import { changeFitting, createFitting, dropFitting, listFittings, readFitting } from './fittings'
 import { changePen, createPen } from './pens'
@@ -44,6 +45,10 @@ const own: ShelfFittingInput = {
   parts: ['Tip'],
   barrels: [{ id: 'only', tubeLength: 50, tubeOuter: 6.9, tipEnd: 8, clipEnd: 9, bushings: undefined as never }],
 }
+/** After what was counted just now, which is known to the microsecond. */
+const later = () => new Date(Date.now() + 1).toISOString()
+const entry = (penId: string, step: string) =>
+  ({ id: randomUUID(), pen: penId, kind: 'done', barrels: ['only'], device: 'test', payload: { step }, at: later() }) as const
 const pen = (change = {}) =>
   createPen(knex, {
     mark: 'A1',
@@ -124,6 +129,36 @@ describe('blanks', () => {
     expect(isDried(wetter)).toBe(true)
     const none = await plan({ blank: null }, 2)
     expect([none.inputs.blank ?? null, isDried(none)]).toEqual([null, false])
+  })
+  it('a stick is counted off when a pen is cut from it, and back when that is taken back; a count anew begins from there', async () => {
+    const made = await createBlank(knex, blank({ count: 5 }))
+    const left = async () => (await readBlank(knex, made.id))!.count
+    const [one, other] = [await pen({ blank: made.id }), await pen({ mark: 'A2', blank: made.id })]
+    expect(await left()).toBe(5)
+    const cut = entry(one.id, 'cut')
+    await appendEvents(knex, [entry(one.id, 'parts'), cut, entry(other.id, 'cut')])
+    expect(await left()).toBe(3)
+    expect((await listBlanks(knex)).find(each => each.id === made.id)!.count).toBe(3)
+    await appendEvents(knex, [{ ...cut, id: randomUUID(), kind: 'undo', payload: { entries: [cut.id] }, at: later() }])
+    expect(await left()).toBe(4)
+    // Changed without another count, it stays counted off; counted anew, what was used before is over.
+    await changeBlank(knex, made.id, { ...blank({ count: 4, name: 'Bough' }), version: 1 })
+    expect(await left()).toBe(4)
+    await changeBlank(knex, made.id, { ...blank({ count: 7, name: 'Bough' }), version: 2 })
+    expect(await left()).toBe(7)
+    await appendEvents(knex, [entry(one.id, 'cut')])
+    expect(await left()).toBe(6)
+  })
+  it('a set is counted off when its parts are looked through, once; given up it is there again, unless its tube is in', async () => {
+    const made = await createFitting(knex, { ...own, sets: 3 })
+    const left = async () => (await readFitting(knex, made.fitting.id))!.sets
+    const [one, other] = [await pen({ fitting: made.fitting.id }), await pen({ mark: 'A2', fitting: made.fitting.id })]
+    await appendEvents(knex, [entry(one.id, 'parts'), entry(one.id, 'cut'), entry(other.id, 'parts'), entry(other.id, 'tube')])
+    expect(await left()).toBe(1)
+    const givenUp = (id: string) => ({ ...entry(id, ''), kind: 'away', payload: { how: 'given up', why: '' }, at: later() }) as const
+    await appendEvents(knex, [givenUp(one.id), givenUp(other.id)])
+    expect(await left()).toBe(2)
+    expect((await listFittings(knex)).find(each => each.fitting.id === made.fitting.id)!.sets).toBe(2)
   })
   it('a picture that is not there is refused', async () => {
     await expect(createBlank(knex, blank({ photo: randomUUID() }))).rejects.toThrow(FieldsError)

@@ -15,7 +15,7 @@ import { deleteDemo, offerDemo, resetDemo, setUpDemo } from './demo'
 import { listFittings } from './fittings'
 import { readLearnt } from './learnt'
 import { elsewhereOf, eventsAfter, eventsOf, lastSeq, logsOf } from './log'
-import { freeMark } from './marks'
+import { freeMarks } from './marks'
 import { listMethods, methodHistory } from './methods'
 import { changePen, createPen, readPen, replanPen } from './pens'
 import { readPhoto } from './photos'
@@ -106,9 +106,9 @@ describe('the wall', () => {
       ['text', () => pagePens(mine, 'metric', { text: 'apple' }), { pens: [], next: null }],
       ['rows', () => rowsOf(mine, 'metric', [pen.id]), []],
       ['due', () => nextDue(mine), null],
-      ['mark', () => freeMark(mine), 'A1'],
+      ['mark', () => freeMarks(mine), ['A1']],
       ['defects', () => pageDefects(mine, {}), { defects: [], next: null }],
-      ['history', () => defectHistory(mine), { causes: {}, ways: [] }],
+      ['history', () => defectHistory(mine), { causes: {}, ways: [], usual: {} }],
       ['events', () => eventsOf(mine, pen.id), []],
       ['logs', () => logsOf(mine, [pen.id]), new Map([[pen.id, []]])],
       ['after', () => eventsAfter(mine, 0, 10), []],

@@ -1,10 +1,14 @@
 import { getRequestHeader, type H3Event } from 'h3'
-import type { AnySchema, InferType } from 'yup'
+import { ValidationError, type AnySchema, type InferType } from 'yup'
 import { BodyError } from '../faults'
 
 /** The most a body may weigh, bytes, and the most a picture may. */
 const MOST = 1_000_000
 const MOST_PICTURE = 15_000_000
+/** A sender that says nothing for so long is given up, ms. */
+const PATIENCE = Number(process.env.OXLIP_BODY_PATIENCE ?? 30_000)
+/** So deep lies nothing that we take. */
+const DEEPEST = 20
 
 /**
  * The JSON body of a request, checked by a schema.
@@ -19,6 +23,7 @@ export async function readChecked<S extends AnySchema>(event: H3Event, schema: S
   } catch {
     throw new BodyError(400, 'This is not JSON. Send one JSON object.')
   }
+  refuseUnkeepable(value)
   return await schema.validate(value, { abortEarly: false })
 }
 
@@ -35,12 +40,48 @@ export async function readPicture(event: H3Event): Promise<Buffer> {
 async function readBounded(event: H3Event, most: number, says: string): Promise<Buffer> {
   const tooLarge = () => new BodyError(413, says)
   if (Number(getRequestHeader(event, 'content-length') ?? 0) > most) throw tooLarge()
+  const request = event.node.req
   const chunks: Buffer[] = []
   let size = 0
-  for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
-    size += chunk.length
-    if (size > most) throw tooLarge()
-    chunks.push(chunk)
+  let waited = false
+  const giveUp = setTimeout(() => {
+    waited = true
+    request.destroy()
+  }, PATIENCE)
+  try {
+    for await (const chunk of request as AsyncIterable<Buffer>) {
+      giveUp.refresh()
+      size += chunk.length
+      if (size > most) throw tooLarge()
+      chunks.push(chunk)
+    }
+  } catch (error) {
+    if (error instanceof BodyError) throw error
+    // Whoever sent it went away in the middle: no fault of ours, and nobody is left to answer.
+    throw new BodyError(408, waited ? 'The rest of this did not come in time. Send it again.' : 'This broke off. Send it again.')
+  } finally {
+    clearTimeout(giveUp)
   }
   return Buffer.concat(chunks)
 }
+
+/**
+ * Text that no database keeps (half of a surrogate pair, a nul), and what lies too deep for any form of ours. @throws ValidationError
+ * naming the field, BodyError
+ */
+function refuseUnkeepable(body: unknown): void {
+  const open: { value: unknown, path: string, depth: number }[] = [{ value: body, path: '', depth: 0 }]
+  const says = 'Has a sign that cannot be kept: type it anew.'
+  for (let next = open.pop(); next; next = open.pop()) {
+    const { value, path, depth } = next
+    if (depth > DEEPEST) throw new BodyError(400, 'This lies deeper than anything Oxlip takes.')
+    if (typeof value === 'string' && !isKeepable(value)) throw new ValidationError(says, undefined, path)
+    if (typeof value !== 'object' || value === null) continue
+    for (const [name, one] of Object.entries(value)) {
+      if (!isKeepable(name)) throw new ValidationError(says, undefined, path)
+      open.push({ value: one, path: Array.isArray(value) ? `${path}[${name}]` : path ? `${path}.${name}` : name, depth: depth + 1 })
+    }
+  }
+}
+
+const isKeepable = (text: string): boolean => !/[\p{Cs}\0]/u.test(text)

@@ -2,7 +2,7 @@ import { defineEventHandler, setResponseStatus, type EventHandler, type H3Event 
 import { ValidationError } from 'yup'
 import type { AnswerOf, Refusal, RouteName } from '../../contract'
 import { fieldErrors } from '../../schemas'
-import { BodyError, ConflictError, FieldsError, GoneError, isAway, NotFoundError } from '../faults'
+import { BodyError, ConflictError, FieldsError, GoneError, isAway, isUnfit, NotFoundError } from '../faults'
 
 /**
  * A route of the contract: what it answers is checked against it. Answers refusals in one shape, keeps faults of ours in the log, and
@@ -24,7 +24,7 @@ export function rawRoute<T>(handle: (event: H3Event) => Promise<T>): EventHandle
       return await handle(event)
     } catch (error) {
       const [status, refusal] = refuse(error)
-      if (status >= 500) console.error(`${event.method} ${event.path}:`, error)
+      if (status >= 500 || isUnfit(error)) console.error(`${event.method} ${event.path}:`, error)
       setResponseStatus(event, status)
       return refusal
     }
@@ -42,6 +42,7 @@ function refuse(error: unknown): [number, Refusal] {
   if (error instanceof ConflictError) return [409, { message: error.message, newer: error.newer, fields: error.fields }]
   if (error instanceof BodyError) return [error.status, { message: error.message }]
   if (isAway(error)) return [503, { message: 'The database does not answer. Nothing is lost: try again in a moment.' }]
+  if (isUnfit(error)) return [422, { message: 'Something in this cannot be kept: a figure is too large, or a sign is none.', fields: {} }]
   if ((error as { code?: string }).code === DISK_FULL)
     return [507, { message: 'The disk of the database is full. Nothing was half kept: free some space, then try again.' }]
   return [500, { message: 'Something went wrong here. It is in the log; nothing was half kept.' }]

@@ -2,10 +2,13 @@ import { db, disconnect, ownerDb } from '../db/connection'
 import { offerDemo } from '../db/demo'
 import { migrate } from '../db/migrate'
 import { projectEverywhere } from '../db/projections'
+import { isAway } from '../faults'
 import { deafen } from '../live/listen'
 
 /** Between two batches of rows that are made anew, ms: whoever asks for something goes first. */
 const PAUSE = 50
+/** A database that is away is asked again after this long, ms. */
+const AGAIN_AFTER = 500
 
 /**
  * Brings the database up to date before the first request is answered; stops the server with a clear word when that fails. Rows that an
@@ -13,7 +16,7 @@ const PAUSE = 50
  */
 export default defineNitroPlugin((nitro) => {
   const demo = process.env.OXLIP_DEMO === '1'
-  const ready = prepare(demo).catch((error: Error) => {
+  const ready = whenThere(() => prepare(demo)).catch((error: Error) => {
     console.error(`Oxlip cannot use its database: ${error.message}`)
     process.exit(1)
   })
@@ -30,6 +33,19 @@ export default defineNitroPlugin((nitro) => {
     await disconnect()
   })
 })
+
+/** Does something as soon as the database is there: it may come later than the server, or again after it. */
+async function whenThere(work: () => Promise<void>): Promise<void> {
+  for (let told = false; ; told = true) {
+    try {
+      return await work()
+    } catch (error) {
+      if (!isAway(error)) throw error
+      if (!told) console.error(`Oxlip waits for its database: ${(error as Error).message}`)
+      await new Promise(resolve => setTimeout(resolve, AGAIN_AFTER))
+    }
+  }
+}
 
 async function prepare(demo: boolean): Promise<void> {
   await migrate(ownerDb(), async (owner) => {

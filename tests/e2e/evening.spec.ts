@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
 import { kept, press, sent, space, title, workTo } from '../support/bench'
 
+// Number keys reach the first nine pens only.
+test.use({ only: 'evening' })
+
 /** Presses the number key of a pen, as it stands in the row. */
 async function goTo(page: Page, mark: string) {
   const number = await page

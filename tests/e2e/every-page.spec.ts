@@ -21,7 +21,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['bench', '/', 'h1'],
     ['pens', '/pens', '.rows'],
     ['new pen', '/pens/new', '.fields'],
-    ['shelf', '/shelf', 'fieldset'],
+    ['shelf', '/shelf', '#ticks'],
     ['glues and finishes', '/shelf/finishes', '.bottles'],
     ['methods', '/methods', 'article'],
     ['a method', '/methods/sealer-lacquer-wax', '.layers'],
@@ -33,8 +33,11 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['a new blank', '/shelf/blanks/new', '.fields'],
     ['a blank', `/shelf/blanks/${blanks[0]!.id}`, '.moisture'],
     ['cutting', '/shelf/cutting', '.laid'],
+    ['story stick', '/shelf/stick/twist-7', '.paper'],
     ['devices', '/shelf/devices', '.stand'],
     ['defects', '/pens/defects', '.rows'],
+    ['together', `/together?pens=${id('B2')},${id('B3')},${id('C2')}`, '.tile'],
+    ['together, none', '/together', 'h1'],
     ['card', `/pens/${id('B4')}/card`, 'table'],
     ['plan, half way', `/pens/${id('C2')}`, '.surface svg'],
     ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'],
@@ -145,4 +148,19 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   await page.getByRole('button', { name: /tip end/ }).click()
   await page.getByLabel('The calliper says').waitFor()
   await clean('measuring')
+  const pens = (await (await page.request.get('/api/pens')).json()).pens as { pen: { id: string, mark: string } }[]
+  const coated = `/pens/${pens.find(one => one.pen.mark === 'C2')!.pen.id}`
+  await page.goto(`${coated}/work`)
+  await page.locator('.title').waitFor()
+  await page.keyboard.press('e')
+  await page.getByRole('group', { name: 'Levelled again with' }).waitFor()
+  await clean('what else was done')
+  await page.goto(`${coated}/record`)
+  await page.getByText('Put something right: a time, a pen, something forgotten').click()
+  await page.getByRole('button', { name: 'Another pen' }).first().click()
+  await page.getByLabel('It was done on').waitFor()
+  await clean('putting an entry right')
+  await page.goto('/pens/new?count=3')
+  await page.getByLabel('Witness mark of pen 3').waitFor()
+  await clean('several pens')
 })

@@ -1,36 +1,13 @@
-import type { APIRequestContext, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import type { Pen } from '../../contract'
 import { expect, test } from '../stand'
-import { finish as finishPen, press, title } from '../support/bench'
+import { doneUpTo, finish as finishPen, kept, press, sent, title, workTo } from '../support/bench'
 
 const steps = (page: Page) => page.getByRole('region', { name: 'Steps' })
 const finish = (page: Page) => page.getByRole('region', { name: 'Finish', exact: true })
 const openFinish = async (page: Page) => {
   if (!(await finish(page).isVisible())) await page.getByRole('button', { name: 'Finish', exact: true }).click()
   await expect(finish(page)).toBeVisible()
-}
-
-/** Everything before a step was done a while ago. */
-async function doneUpTo(request: APIRequestContext, pen: Pen, step: string) {
-  const { plan } = (await (await request.get(`/api/pens/${pen.id}`)).json()) as { plan: { steps: { id: string }[] } }
-  const before = plan.steps.slice(
-    0,
-    plan.steps.findIndex(one => one.id === step),
-  )
-  const sent = await request.post('/api/events', {
-    data: {
-      events: before.map(({ id }, index) => ({
-        id: crypto.randomUUID(),
-        pen: pen.id,
-        kind: 'done',
-        barrels: ['only'],
-        device: 'test',
-        payload: { step: id },
-        at: new Date(Date.now() - 86_400_000 + index).toISOString(),
-      })),
-    },
-  })
-  expect(sent.ok()).toBe(true)
 }
 
 test('an oily wood, a bleeding laminate, an open-pored wood and a resin each get a plan of their own, with its reasons', async ({
@@ -129,7 +106,8 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await expect(page.getByText(/Your Thin CA builds (8\.[1-9]|9|1\d)[\d.]* µm a coat/)).toBeVisible({ timeout: 15_000 })
   await expect(page.getByText(/from 1 measurement; the default is 8/)).toBeVisible()
   await page.keyboard.press('m')
-  await press(page, /Coat 3 is on/, 'Level with P800')
+  await press(page, /Coat 3 is on/, 'Thin CA, coat 4')
+  await press(page, /Coat 4 is on/, 'Level with P800')
 
   // Colour on the paper: stop, tap the place, cover it.
   await page.getByRole('group', { name: 'No shiny spot left?' }).getByRole('button', { name: 'No', exact: true }).click()
@@ -146,7 +124,7 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
       .first(),
   ).toContainText('%')
   await page.getByRole('button', { name: /Cover it with coats, then level again/ }).click()
-  await expect(title(page)).toHaveText('Thin CA, coat 4')
+  await expect(title(page)).toHaveText('Thin CA, coat 5')
   await expect(page.getByText('It builds up what was bared')).toBeVisible()
   // Every covering coat goes on, then it is levelled again, and that mends it.
   await press(page, /Coat \d+ is on/, /^Level/)
@@ -220,6 +198,8 @@ test('a method is copied, changed and compared; what is wrong is told at its fie
   await expect(page.getByText('Only spray lacquer is sprayed.')).toBeVisible()
   await page.getByRole('combobox', { name: 'Put on with' }).click()
   await page.getByRole('option', { name: 'Closed-cell foam' }).click()
+  await page.getByRole('combobox', { name: 'Bare wood' }).click()
+  await page.getByRole('option', { name: 'Burnished with shavings last' }).click()
   await page.getByRole('button', { name: 'Keep as version 2' }).click()
   await expect(page.getByRole('heading', { name: 'Three mediums' })).toBeVisible()
   const versions = page.getByRole('region', { name: 'Versions, and the pens that have them' })
@@ -233,6 +213,7 @@ test('a method is copied, changed and compared; what is wrong is told at its fie
     .getByRole('button', { name: /changed since: take version 2/ })
     .click()
   await expect.poll(async () => (await (await request.get(`/api/pens/${made.id}`)).json()).plan.inputs.method.version).toBe(2)
+  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('Burnish with shavings')
 
   await page.goto('/methods')
   await page.getByRole('article', { name: 'Three mediums' }).getByRole('checkbox').check()
@@ -255,11 +236,15 @@ test('bottles and labels on the shelf: a label’s wait goes before ours, and a 
   await page.getByLabel('next coat, by the label').fill('soon')
   await page.getByLabel('Left, ml').fill('0.1')
   await page.getByLabel('Left, ml').blur()
+  // Somebody else changes the shelf meanwhile: what is typed here stays.
+  const looked = page.waitForResponse(/\/api\/shelf/)
+  expect((await request.put('/api/shelf', { data: { item: 'P-60', there: true } })).ok()).toBe(true)
+  await looked
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByText('Type a time like 90 s, 10 min, 4 h or 2 days.')).toBeVisible()
   await page.getByLabel('next coat, by the label').fill('2 h')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.getByText(/9 µm a coat.*label figures entered/)).toBeVisible()
+  await expect(page.getByText('9 µm a coat · 0.10 ml left · label figures entered')).toBeVisible()
 
   const made = await pen({ name: 'By its label', method: 'wipe-on' })
   await page.goto(`/pens/${made.id}`)
@@ -268,4 +253,25 @@ test('bottles and labels on the shelf: a label’s wait goes before ours, and a 
     plan: { steps: { kind: string, product?: { label?: Record<string, { plain: number }> } }[] }
   }
   expect(plan.steps.find(step => step.kind === 'coat')!.product!.label!['next coat']!.plain).toBe(7200)
+})
+
+test('a coat that is touched while it waits: still tacky waits on, hard waits no longer, and the record has both', async ({
+  page, request, pen,
+}) => {
+  const made = await pen({ method: 'ca-thin-staged' })
+  const step = await workTo(request, made, one => one.kind === 'level', 0)
+  expect(step.kind).toBe('level')
+  await page.goto(`/pens/${made.id}/work`)
+  const timer = page.getByRole('timer')
+  await expect(timer).toBeVisible()
+  await page.getByRole('button', { name: 'Still tacky' }).click()
+  await expect(page.getByText(/^Tacky at \d\d:\d\d\.$/)).toBeVisible()
+  await page.keyboard.press('h')
+  await expect(timer).toHaveCount(0)
+  await expect(page.getByText(/ready since/)).toBeVisible()
+  await expect(page.getByText(/^Hard at \d\d:\d\d\.$/)).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(timer).toBeVisible()
+  await sent(page)
+  expect((await kept(request, made)).events.slice(-3).map(one => one.kind)).toEqual(['touch', 'touch', 'undo'])
 })

@@ -46,7 +46,7 @@ test('a pen from the first choice to its saved record', async ({ page, stand }) 
   await page.getByRole('link', { name: 'Begin at the bench' }).click()
   await expect(title(page)).toHaveText('Check the parts')
   await page.getByRole('button', { name: /^Begin/ }).click()
-  await press(page, /^All there/, /^Cut/)
+  await press(page, /^Parts there/, /^Cut/)
   await press(page, /^Cut/, /^Drill/)
   await page.waitForFunction(() => document.activeElement === document.body)
   const through = ['Glue the tube', 'Square the ends', 'Turn to size']
@@ -136,6 +136,7 @@ test('what is on the shelf changes the plan, and what is done stays done', async
   const steps = page.getByRole('region', { name: 'Steps' })
   await expect(steps.getByRole('button', { name: /P320/ }).first()).toBeVisible()
   await page.getByRole('link', { name: 'Shelf' }).click()
+  await page.locator('summary').filter({ hasText: 'Paper, P grades' }).click()
   await Promise.all([
     page.waitForResponse(answer => new URL(answer.url()).pathname === '/api/shelf' && answer.request().method() === 'PUT'),
     page
@@ -158,7 +159,7 @@ test('an entry made while the server is away is kept, told, and sent when it is 
   await expect(title(page)).toHaveText('Check the parts')
   await page.route('**/api/events?*', route => route.abort())
   await page.getByRole('button', { name: /^Begin/ }).click()
-  await press(page, /^All there/, /^Cut/)
+  await press(page, /^Parts there/, /^Cut/)
   await expect(page.getByText('2 not sent yet')).toBeVisible()
   await page.reload()
   await expect(title(page)).toHaveText(/^Cut/)

@@ -72,7 +72,7 @@ test('a held or bouncing key puts one coat on, not five', async ({ page, pen }) 
   for (let times = 0; times < 5; times++) await page.keyboard.down('Space')
   await page.keyboard.up('Space')
   await page.keyboard.press('Space')
-  await expect(page.getByRole('button', { name: /^All there/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Parts there/ })).toBeVisible()
   await expect
     .poll(async () => {
       const { events } = (await (await page.request.get(`/api/pens/${made.id}`)).json()) as { events: { kind: string }[] }

@@ -1,5 +1,5 @@
 import { expect, test } from '../stand'
-import { title } from '../support/bench'
+import { title, workTo } from '../support/bench'
 
 test('a ladder is dragged out of order, told why that is wrong, put back, kept, worked, and “not yet” gives a way on', async ({
   page,
@@ -19,6 +19,7 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
 
   // Dragged with the mouse: the last grit to the top goes back in grain, and is told so.
   const grips = grits.locator('.grip')
+  await grips.last().scrollIntoViewIfNeeded()
   const from = (await grips.last().boundingBox())!
   const to = (await grips.first().boundingBox())!
   await page.mouse.move(from.x + 8, from.y + 20)
@@ -52,7 +53,7 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
   // Typed as it is said: what is not there is told, the rest is reviewed as it stands.
   await panel.getByLabel('Or type a ladder').fill('150 9999')
   await panel.getByRole('button', { name: 'Review it' }).click()
-  await expect(panel.getByText(/P9999 is not on the shelf/)).toBeVisible()
+  await expect(panel.getByText(/The P scale has no 9999\. Nearest: 2000 and 2500/)).toBeVisible()
   await panel.getByLabel('Or type a ladder').fill('150 600')
   await panel.getByRole('button', { name: 'Review it' }).click()
   await expect.poll(names).toEqual(['P150', 'P600'])
@@ -101,6 +102,10 @@ test('a ladder is dragged out of order, told why that is wrong, put back, kept, 
   const grit = page.getByRole('region', { name: 'This grit' })
   await expect(grit).toContainText(/\d+ µm/)
   await expect(grit).toContainText('1000 rev/min')
+  // Who likes taps that the paper is on; it is an entry like any, and asked for no more.
+  await grit.getByRole('button', { name: 'Paper on' }).click()
+  await expect(grit).toContainText('The paper is on: its time runs.')
+  await expect(grit.getByRole('button', { name: 'Paper on' })).toHaveCount(0)
   await page.keyboard.press('n')
   await expect(grit.getByRole('status')).toContainText('The cheapest way on')
   await expect(grit.getByRole('listitem').first()).toContainText(/about \d+ (s|min)/)
@@ -126,7 +131,7 @@ test('the shelf tells what a pad is in paper, takes one with a colour only, and 
 
   const own = page.getByRole('region', { name: 'A pad with a colour and no number' })
   await own.getByRole('button', { name: 'Put it on the shelf' }).click()
-  await expect(own.getByText(/missing|at least/)).toBeVisible()
+  await expect(own.getByText(/missing|empty/)).toBeVisible()
   await own.getByLabel('What you call it').fill('grey pad')
   await expect(own.getByText('Taken as 11.6 µm, half way between them.')).toBeVisible()
   await own.getByRole('button', { name: 'Put it on the shelf' }).click()
@@ -143,4 +148,66 @@ test('the shelf tells what a pad is in paper, takes one with a colour only, and 
     .toBe(0.5)
   await own.getByRole('button', { name: 'take it off' }).click()
   await expect(own.getByText(/between pad 1800/)).toHaveCount(0)
+})
+
+test('the ladder on the film is edited like the bare one: what it leaves is told as it changes, kept, and worked from there', async ({
+  page,
+  pen,
+  request,
+}) => {
+  const made = await pen({ name: 'Film ladder', method: 'ca-thin-staged' })
+  await page.goto(`/pens/${made.id}`)
+  await page.getByRole('button', { name: 'Sanding ladder' }).click()
+  const panel = page.getByRole('region', { name: 'Ladder on the film' })
+  await expect(panel).toContainText('Worked out.')
+  const grits = panel.getByRole('list', { name: 'Grits on the film in their order' })
+  const chip = (name: string) => panel.getByRole('button', { name, exact: true })
+  // Everything after the levelling taken out: its scratches are told, in red.
+  for (const on of await panel.getByRole('group', { name: 'Grits on the film' }).getByRole('button', { pressed: true }).allTextContents())
+    await chip(on.trim()).click()
+  await expect(grits).toHaveCount(0)
+  await expect(panel.getByText(/◆ Scratches of .* they show/)).toBeVisible()
+  for (const name of ['P800', 'pad 2400', 'pad 6000', 'pad 12000']) await chip(name).click()
+  await expect(grits.getByRole('listitem')).toHaveCount(4)
+  await expect(panel.getByText(/^Scratches of .* this sheen hides them/)).toBeVisible()
+  await panel.getByRole('combobox', { name: 'Polishes' }).click()
+  await page.getByRole('option', { name: 'none' }).click()
+  await panel.getByRole('button', { name: 'Keep this ladder' }).click()
+  await expect(panel).toContainText('Your own.')
+  interface Whole {
+    plan: { steps: { id: string, kind: string }[] }
+  }
+  const steps = async () => ((await (await request.get(`/api/pens/${made.id}`)).json()) as Whole).plan.steps
+  const on = async () => (await steps()).filter(step => step.kind === 'smooth').map(step => step.id)
+  await expect.poll(on).toEqual(['P-800', 'pad-2400', 'pad-6000', 'pad-12000'].map(id => `smooth.${id}`))
+  expect((await steps()).filter(step => step.kind === 'polish')).toEqual([])
+  // As worked out again.
+  await panel.getByRole('button', { name: 'As worked out' }).click()
+  await panel.getByRole('button', { name: 'Keep this ladder' }).click()
+  await expect(panel).toContainText('Worked out.')
+  await expect.poll(async () => (await steps()).filter(step => step.kind === 'polish').length).toBeGreaterThan(0)
+})
+
+test('a burnish is put in before the cleaning, beforehand: it stands in the plan and at the bench, and is taken out again', async ({
+  page,
+  pen,
+  request,
+}) => {
+  const made = await pen({ name: 'Beforehand' })
+  await page.goto(`/pens/${made.id}`)
+  const step = (name: RegExp) => page.getByRole('listitem').filter({ has: page.getByRole('button', { name }) })
+  await step(/Blow off/).getByRole('button', { name: /Blow off/ }).click()
+  await step(/Blow off/).getByLabel('Before it').selectOption({ label: 'burnish with shavings' })
+  await step(/Blow off/).getByRole('button', { name: 'Put it in' }).click()
+  const burnish = page.getByRole('button', { name: /Burnish with shavings/ })
+  await expect(burnish).toBeVisible()
+  await workTo(request, made, one => one.kind === 'clean')
+  await page.goto(`/pens/${made.id}/work`)
+  await expect(title(page)).toHaveText('Burnish with shavings')
+  await page.goto(`/pens/${made.id}`)
+  await burnish.click()
+  await page.getByRole('button', { name: 'Take it out' }).click()
+  await expect(burnish).toHaveCount(0)
+  await page.goto(`/pens/${made.id}/work`)
+  await expect(title(page)).toHaveText(/^Blow off/)
 })

@@ -73,7 +73,7 @@ test('a two-barrel pen from a stick in inches: weighed twice, sized, its card pr
     const preview = page.getByRole('region', { name: 'The plan so far' })
     // 52.4 + 3.2 and 53.6 + 3.2 mm, in inches.
     await expect(preview).toContainText('2.189 in and 2.236 in')
-    await expect(preview).toContainText(/0\.3\d\d in square at least/)
+    await expect(preview).toContainText(/0\.\d\d\d in square/)
     await expect(preview).toContainText('7 mm bit on the shelf')
     await page.getByRole('button', { name: 'Plan this pen' }).click()
 
@@ -199,14 +199,14 @@ test('several pens are laid out on sticks, and a board is counted', async ({ pag
   await page.goto('/shelf/cutting')
   const layout = page.getByRole('region', { name: 'Layout' })
   // Which pens are planned depends on what else was tried on this bench: how good the layout is, is told in any case.
-  await expect(layout.getByRole('status')).toContainText(/No layout begins less\.|None can begin less than/)
+  await expect(layout.getByRole('status')).toContainText(/No other layout takes less wood\.|At best it could be/)
   await page.getByLabel('Each pen only from its own wood').uncheck()
-  await page.getByLabel('And sticks of').fill('11 13/16 in')
-  await page.getByRole('spinbutton', { name: 'How many' }).fill('20')
-  await page.getByLabel('And of this fitting').click()
+  await page.getByLabel('Add sticks of').fill('11 13/16 in')
+  await page.getByRole('spinbutton', { name: 'How many sticks' }).fill('20')
+  await page.getByLabel('Add pens of').click()
   await page.getByRole('option', { name: '8 mm one-barrel click' }).click()
-  await page.getByRole('spinbutton', { name: 'so many' }).fill('12')
-  await page.getByRole('spinbutton', { name: 'so many' }).press('Tab')
+  await page.getByRole('spinbutton', { name: 'How many pens' }).fill('12')
+  await page.getByRole('spinbutton', { name: 'How many pens' }).press('Tab')
   await expect.poll(() => layout.getByRole('img', { name: /8 mm one-barrel click 12/ }).count()).toBe(1)
   await expect(layout.getByText(/No stick that/)).toHaveCount(0)
   // 300 × 100 mm give 4 sticks of 61 mm in each of 4 strips 20 mm wide with a kerf of 1.2, worked by hand: (100 + 1.2) / 21.2 = 4.8;

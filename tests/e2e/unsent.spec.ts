@@ -91,7 +91,9 @@ test('what was changed on the shelf and in the methods while the connection was 
     await expect(page.getByText('not connected')).toHaveCount(0, { timeout: 15_000 })
   }
   const paper = page.getByRole('checkbox', { name: /^P400 / })
-  await away('/shelf', paper, async () => {
+  const papers = page.locator('summary').filter({ hasText: 'Paper, P grades' })
+  await away('/shelf', papers, async () => {
+    await papers.click()
     await expect(paper).toBeChecked()
     expect((await request.put('/api/shelf', { data: { item: 'P-400', there: false } })).ok()).toBe(true)
     await expect(paper).toBeChecked()

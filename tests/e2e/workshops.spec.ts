@@ -93,7 +93,7 @@ test('entries that are not sent stay with their workshop: that is told before on
   await expect.poll(async () => (await logOf()).length).toBe(1)
   const done = async () => (await logOf()).filter(one => one.kind === 'done').length
   await page.route('**/api/events*', route => route.abort())
-  await press(page, /^All there/, /^Cut/)
+  await press(page, /^Parts there/, /^Cut/)
   await page.goto('/')
   await expect(page.getByText('1 not sent yet')).toBeVisible()
   await page.getByRole('button', { name: /set air, units/ }).click()

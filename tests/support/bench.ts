@@ -125,3 +125,26 @@ const unsent = (page: Page): Promise<number> =>
       }
     })
   })
+
+/** Everything before a step was done a while ago. */
+export async function doneUpTo(request: APIRequestContext, pen: Pen, step: string) {
+  const { plan } = (await (await request.get(`/api/pens/${pen.id}`)).json()) as { plan: { steps: { id: string }[] } }
+  const before = plan.steps.slice(
+    0,
+    plan.steps.findIndex(one => one.id === step),
+  )
+  const sent = await request.post('/api/events', {
+    data: {
+      events: before.map(({ id }, index) => ({
+        id: crypto.randomUUID(),
+        pen: pen.id,
+        kind: 'done',
+        barrels: ['only'],
+        device: 'test',
+        payload: { step: id },
+        at: new Date(Date.now() - 86_400_000 + index).toISOString(),
+      })),
+    },
+  })
+  expect(sent.ok()).toBe(true)
+}

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { along, clockScale, type Band } from '~/utils/clock-line'
+import { along, clockScale, freeLanes, type Band } from '~/utils/clock-line'
 
 /** Everybody's waits as bands on one clock line. Pens that are free stand below with a ring at now. */
 const props = defineProps<{ bands: readonly Band[], free?: readonly { mark: string, words: string }[], tight?: boolean }>()
 const { now } = useClock()
 
+const lanes = computed(() => freeLanes(props.free ?? []))
 const scale = computed(() => clockScale(props.bands, now.value))
 const percent = (moment: Date) => `${100 * along(scale.value, moment)}%`
 const rows = computed(() =>
@@ -41,7 +42,7 @@ const rows = computed(() =>
           <b class="until" :class="{ flip }" :style="{ left: `${100 * until}%` }">{{ clockTime(band.until, now) }}</b>
         </div>
       </li>
-      <li v-for="one in free" :key="one.mark">
+      <li v-for="one in lanes" :key="one.mark + one.words" class="lane">
         <b class="mark">{{ one.mark }}</b><span class="words" />
         <div class="track">
           <i class="ring" :style="{ left: percent(now) }" />
@@ -65,7 +66,7 @@ ul { padding-top: 1.6rem; }
 .ticks span.last { transform: translateX(-100%); }
 .ticks i { position: absolute; top: 1.5rem; bottom: 0; border-left: 1px solid var(--line); }
 .ticks i.now { border-left: 2.5px solid var(--ink); margin-left: -1px; }
-.mark { font-family: var(--font-head); font-size: 1.15rem; padding-left: 0.85rem; }
+.mark { font-family: var(--font-head); font-size: 1.15rem; padding-left: 0.85rem; white-space: nowrap; }
 .words { color: var(--ink-2); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; padding-right: 0.75rem; }
 li .track i { position: absolute; top: calc(50% - 0.65rem); height: 1.3rem; border-radius: 3px; }
 .past { background: var(--wait-past); }
@@ -83,9 +84,15 @@ li .track i.ring {
   background: var(--ground);
 }
 @media (max-width: 640px) {
-  li, .ticks { grid-template-columns: 2.8rem minmax(0, 1fr); }
+  li, .ticks { grid-template-columns: 3.6rem minmax(0, 1fr); }
   .ticks .track { grid-column: 2; }
   .words { display: none; }
+  /* What is free stands in two lines, the pens over what they wait for. */
+  .lane { grid-template-columns: minmax(0, 1fr); padding-block: 0.3rem; background: var(--ground); }
+  .lane .mark { white-space: normal; overflow-wrap: anywhere; }
+  .lane .track { min-height: 0; height: auto; }
+  .lane .free { position: static; display: block; transform: none; white-space: normal; padding-left: 0.2rem; }
+  li.lane .track i.ring { display: none; }
   .mark { padding-left: 0.2rem; }
   .ticks span:nth-of-type(even) { display: none; }
 }

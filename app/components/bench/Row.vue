@@ -5,11 +5,14 @@ import type { ListedPen } from '#contract'
 const props = defineProps<{ listed: ListedPen, next?: boolean, number?: number, ended?: boolean }>()
 const { now } = useClock()
 const summary = computed(() => props.listed.summary)
-const to = computed(() => `/pens/${props.listed.pen.id}/${{ 'planned': '', 'in work': 'work', 'finished': 'record' }[summary.value.stage]}`)
+const VIEWS = { 'planned': '', 'in work': 'work', 'finished': 'record', 'set aside': '', 'given up': 'record' }
+const to = computed(() => `/pens/${props.listed.pen.id}/${summary.value.broken ? '' : VIEWS[summary.value.stage]}`)
 const when = computed(() => {
-  const { stage, wait, lastEntryAt } = summary.value
+  const { stage, wait, lastEntryAt, broken } = summary.value
+  if (broken) return ''
   if (stage === 'finished') return `${lastEntryAt ? `since ${clockTime(lastEntryAt, now.value)}` : ''}`
   if (stage === 'planned') return 'not begun'
+  if (stage === 'set aside' || stage === 'given up') return stage
   return wait && new Date(wait.until) > now.value ? clockTime(wait.until, now.value) : 'free now'
 })
 const detail = computed(() => {
@@ -31,7 +34,8 @@ const detail = computed(() => {
       </span>
       <span class="what">
         <b>{{ listed.pen.name }}</b>
-        <span class="detail">{{ detail }}<span v-if="summary.openDefects" class="harm">
+        <span v-if="summary.broken" class="detail harm">◆ {{ summary.broken }}</span>
+        <span v-else class="detail">{{ detail }}<span v-if="summary.openDefects" class="harm">
           · ◆ {{ summary.openDefects === 1 ? 'a defect' : `${summary.openDefects} defects` }} open</span>
         </span>
       </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { useResizeObserver } from '@vueuse/core'
 import type { ListedPen } from '#contract'
 
 /** A long list of pens: only the rows near the window are drawn, and the next page is asked for before the last row is reached. */
@@ -13,7 +14,8 @@ const NEAR_END = 12
 
 const list = useTemplateRef('list')
 const top = ref(0)
-onMounted(() => {
+// It may be hidden at first, and has no place then.
+useResizeObserver(list, () => {
   top.value = list.value?.offsetTop ?? 0
 })
 const drawn = useWindowVirtualizer(computed(() => ({

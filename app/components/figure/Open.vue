@@ -1,23 +1,23 @@
 <script setup lang="ts">
 import type { Figure } from '#core/figures'
 
-/** A number that can be opened: what went into it, and where each part comes from. */
+/** A number that can be opened: what went into it, and where each part comes from. What opens it is fetched when somebody does. */
 defineProps<{ figure: Figure }>()
+const popped = shallowRef<Component>()
+async function open() {
+  popped.value = (await import('./Popped.vue')).default
+}
 </script>
 
 <template>
-  <UPopover :content="{ collisionPadding: 12 }">
-    <button type="button" class="open" :aria-label="`${figureText(figure)}: what went into it`">
-      <slot>{{ figureText(figure) }}</slot>
-    </button>
-    <template #content>
-      <div class="inside figures"><FigureParts :figure="figure" /></div>
-    </template>
-  </UPopover>
+  <component :is="popped" v-if="popped" :figure="figure"><slot>{{ figureText(figure) }}</slot></component>
+  <button v-else type="button" class="figure-open" :aria-label="`${figureText(figure)}: what went into it`" @click="open">
+    <slot>{{ figureText(figure) }}</slot>
+  </button>
 </template>
 
-<style scoped>
-.open {
+<style>
+.figure-open {
   color: inherit;
   font: inherit;
   cursor: help;
@@ -26,6 +26,5 @@ defineProps<{ figure: Figure }>()
   text-decoration-thickness: 1px;
   text-align: inherit;
 }
-.open:hover { text-decoration-style: solid; }
-.inside { max-width: min(26rem, 90vw); max-height: 22rem; overflow-y: auto; padding: 0.9rem 1rem; font-size: 0.95rem; line-height: 1.4; }
+.figure-open:hover { text-decoration-style: solid; }
 </style>

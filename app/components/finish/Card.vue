@@ -21,7 +21,7 @@ const school = computed(() => (props.siblings > 1 ? props.method.source.note?.re
       <BuildSection
         size="card" :traced="figures.traced" :least="leastFilm(figures.plan.inputs).value" :colour="figures.plan.inputs.material.colour"
       />
-      <h2>{{ method.name }}</h2>
+      <h3>{{ method.name }}</h3>
     </NuxtLink>
     <p class="looks">{{ family.looks }}</p>
     <p v-if="school"><b>School</b> {{ school }}.</p>
@@ -50,8 +50,8 @@ article {
   line-height: 1.4;
 }
 .to { display: grid; gap: 0.5rem; color: var(--ink); }
-.to:hover h2 { text-decoration: underline; }
-h2 { font-size: 1.15rem; }
+.to:hover h3 { text-decoration: underline; }
+h3 { font-size: 1.15rem; }
 .looks { font-weight: 600; }
 p { font-size: 0.98rem; }
 .sum { border-top: 1px solid var(--line); padding-top: 0.35rem; }

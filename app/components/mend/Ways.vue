@@ -41,7 +41,7 @@ useWorkKeys(
           <span>{{ cost(one) }}</span>
           <span>{{ due(one) }}</span>
           <span v-if="one.recommended && main.length > 1">
-            <em>First, because it is the least work to be expected, a failed mend counted as a new barrel.</em>
+            <em>First because it is likely the least work. A mend that fails counts as a new barrel.</em>
           </span>
         </button>
         <button v-if="shown?.way !== one.way" type="button" class="say" @click="opened = one.way">Its steps</button>

@@ -29,6 +29,13 @@ const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 
 const inputs = computed(() => props.plan.inputs)
+/** How even the turner’s own levelling is, once something was levelled. */
+const even = computed(() => {
+  const own = workshop.learnt?.even
+  return own && own.levellings >= TOLD_FROM ? own : undefined
+})
+/** Of fewer levellings nothing is told: they say next to nothing yet. */
+const TOLD_FROM = 8
 const { change } = useWishes(() => props.plan, sizing)
 const depth = computed({ get: () => depthOf(inputs.value.wishes), set: um => change({ depth: um }) })
 const film = computed(() => hasFilm(inputs.value.method))
@@ -105,6 +112,13 @@ const SIGN = { for: '+', care: '!', against: '◆' }
         </div>
         <div v-if="levellings.length">
           <h3>At each levelling</h3>
+          <p class="quiet">Hardly: under 1 in 1000. Small: under 1 in 50. A risk: under 1 in 10. High: from there on.</p>
+          <p v-if="even" class="quiet">
+            Your own levellings: {{ even.through }} of {{ even.levellings }} went through. You take
+            {{ decimal(even.over.likely, 2) }} times what the model reckons ({{ decimal(even.over.low, 2) }} to
+            {{ decimal(even.over.high, 2) }}), and your barrels are {{ decimal(even.wood.likely, 2) }} times as uneven
+            ({{ decimal(even.wood.low, 2) }} to {{ decimal(even.wood.high, 2) }}). New plans reckon with that.
+          </p>
           <ul class="risks">
             <li v-for="one in levellings" :key="one.id" :class="{ harm: one.risk.edges >= 0.1 }">
               <b>{{ one.title }}</b>
@@ -228,6 +242,6 @@ label input { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf); flex: no
 .reason { font-size: 0.95rem; color: var(--ink-2); }
 .reason.for { color: var(--leaf); }
 .reason.against { color: var(--brick); }
-@media (max-width: 1000px) { .halves { grid-template-columns: minmax(0, 1fr); } }
-@media (max-width: 560px) { .risks li { grid-template-columns: minmax(0, 1fr); } .ways { font-size: 0.88rem; } }
+@container panels (max-width: 1000px) { .halves { grid-template-columns: minmax(0, 1fr); } }
+@container panels (max-width: 560px) { .risks li { grid-template-columns: minmax(0, 1fr); } .ways { font-size: 0.88rem; } }
 </style>

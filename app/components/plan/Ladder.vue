@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decimal, formatSpan, micrometres } from '#core/format'
+import { counted, decimal, formatSpan, micrometres } from '#core/format'
 import { leavesWords, type Plan, type PlanTrace, type Sizing } from '#core/plan'
 import { sandingClass } from '#core/shelf'
 
@@ -13,7 +13,7 @@ const emit = defineEmits<{ keep: [] }>()
 const { units } = storeToRefs(useWorkshop())
 const {
   ids, wishes, change, review, reasons, offers, nameOf, names, rows, whole, missing, move, without, refuse,
-  allow, keepGrit, addable, add, typed, typedFault, takeTyped, take, same, jump, speed, usualLeave, usable,
+  allow, keepGrit, addable, add, typed, typedFault, typedTaken, takeTyped, take, same, jump, speed, usualLeave, usable,
   learnt,
 } = useLadder(props, sizing)
 const last = useLastLadder(props)
@@ -28,7 +28,8 @@ useSortableList(() => list.value, '.grip', move)
       id="ladder-head" title="Sanding ladder" keep="Keep this ladder" :changed="sizing !== undefined" @undo="sizing = undefined"
       @keep="emit('keep')"
     >
-      {{ wishes.ladder ? 'Yours, reviewed as it stands.' : `The quickest that ${usable} dry abrasives of the shelf give.` }}
+      <template v-if="wishes.ladder">Yours, reviewed as it stands.</template>
+      <template v-else>The quickest that {{ usable }} dry abrasives give: it begins coarse enough and makes no long jump.</template>
       {{ formatSpan(review.seconds) }} in all, {{ micrometres(traced.sandingTakes.value) }} µm off.
       <template v-if="started">What is done stays done.</template>
     </PlanPanelHead>
@@ -82,7 +83,7 @@ useSortableList(() => list.value, '.grip', move)
           </template>
         </p>
         <form class="typed" novalidate @submit.prevent="takeTyped">
-          <UFormField label="Or type a ladder" :error="typedFault || false">
+          <UFormField label="Or type a ladder" :error="typedFault || false" :help="typedTaken || undefined">
             <UInput v-model="typed" size="lg" placeholder="150 240 400 600" autocomplete="off" />
           </UFormField>
           <button type="submit" class="key">Review it</button>
@@ -150,8 +151,9 @@ useSortableList(() => list.value, '.grip', move)
           Your own cut rate on {{ sandingClass(plan.inputs.material) }} wood: {{ decimal(learnt.rate.likely, 2) }} times the default
           ({{ decimal(learnt.rate.low, 2) }} to {{ decimal(learnt.rate.high, 2) }}), a piece takes off
           {{ decimal(learnt.capacity.likely, 2) }}
-          times as much, from {{ learnt.observations }} looks, {{ Math.round(learnt.sureness * 100) }} % surer than none. The default is 1:
-          τ 15 s at {{ units.speed(40) }}.
+          times as much, change of paper and look {{ Math.round(learnt.overhead.likely) }} s ({{ Math.round(learnt.overhead.low) }} to
+          {{ Math.round(learnt.overhead.high) }}). Learnt from {{ counted(learnt.observations, 'grit') }}.
+          The default is 1: τ 15 s at {{ units.speed(40) }}, and 25 s.
         </p>
         <p v-else class="quiet">Times are the model’s default, τ 15 s at {{ units.speed(40) }}; your own looks at the bench move it.</p>
       </div>
@@ -190,7 +192,7 @@ li > .harm, .findings .harm { grid-column: 1 / -1; padding: 0 0 0.4rem 1.6rem; }
 .allow { min-height: 28px; color: var(--leaf); text-decoration: underline; cursor: pointer; }
 .adding { display: flex; flex-wrap: wrap; gap: 1rem; margin-top: 0.8rem; }
 .adding :deep(button[role=combobox]) { width: 14rem; }
-@media (max-width: 1100px) {
+@container panels (max-width: 1100px) {
   ol > li { grid-template-columns: 1.6rem minmax(4.5rem, 7rem) 4rem minmax(0, 1fr); padding-block: 0.3rem; }
   .acts { grid-column: 2 / -1; }
 }
@@ -200,8 +202,8 @@ li > .harm, .findings .harm { grid-column: 1 / -1; padding: 0 0 0.4rem 1.6rem; }
 .offers .key[aria-pressed=true] { border-color: var(--ink); }
 .offers span { color: var(--ink-2); font-weight: 400; }
 summary { min-height: 32px; cursor: pointer; }
-@media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); gap: 1.2rem; } }
-@media (max-width: 560px) {
+@container panels (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); gap: 1.2rem; } }
+@container panels (max-width: 560px) {
   ol > li { grid-template-columns: 1.6rem minmax(0, 1fr) 4rem; padding-bottom: 0.5rem; }
   .what, .acts { grid-column: 2 / -1; }
   .acts { flex-wrap: wrap; }

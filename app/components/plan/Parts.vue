@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Fitting } from '#core/barrel'
 
-/** Set, bits and bushings for a pen: there, missing, or not known, and what would do instead. */
-const props = defineProps<{ fitting: Fitting }>()
-const lines = useParts(() => props.fitting)
+/** Set, bits and bushings for so many pens: there, missing, or not known, and what would do instead. */
+const props = withDefaults(defineProps<{ fitting: Fitting, pens?: number }>(), { pens: 1 })
+const lines = useParts(() => props.fitting, () => props.pens)
 const SIGN = { 'there': '✓', 'missing': '◆', 'not known': '?' }
 </script>
 

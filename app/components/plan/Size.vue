@@ -53,10 +53,10 @@ defineExpose({ setEnd })
   padding-top: 0.7rem;
 }
 h3 { font-size: 1.05rem; padding-top: 1.9rem; }
-@media (max-width: 1000px) {
+@container panels (max-width: 1000px) {
   .barrel { grid-template-columns: repeat(2, minmax(0, 1fr)); }
   .barrel h3 { grid-column: 1 / -1; padding-top: 0; }
   .form { grid-column: 1 / -1; }
 }
-@media (max-width: 560px) { .barrel { grid-template-columns: minmax(0, 1fr); } }
+@container panels (max-width: 560px) { .barrel { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -1,26 +1,39 @@
 <script setup lang="ts">
 import { nth } from '#core/sure'
-import { capital, decimal, formatSpan } from '#core/format'
+import { formatSpan } from '#core/format'
 import type { BenchState } from '#core/bench'
-import { barrelNames } from '#core/barrel'
-import { riskWords, stepSpeed, stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
-import { cautionsFor } from '#reference'
+import { coatsTitle, stepWords, type Plan, type PlanTrace, type Step } from '#core/plan'
 
-/** The steps of a plan as rows; the next one is yellow, the chosen one stands open, a run of done ones is folded. */
+/**
+ * The steps of a plan as rows; the next one is yellow, the chosen one stands open. A run of done ones is folded, and so are coats that
+ * are put on alike one after another.
+ */
 const props = defineProps<{ plan: Plan, traced: PlanTrace, state: BenchState, chosen: string | null }>()
 const emit = defineEmits<{ choose: [step: string | null] }>()
 const { units } = storeToRefs(useWorkshop())
 
+/** Cutting and turning are about their figures: these stand in the row, the reason below. */
+const figuresFirst = (step: Step) => step.kind === 'cut' || step.kind === 'turn'
 const rows = computed(() =>
-  props.traced.steps.map((one, index) => ({
-    one,
-    index,
-    words: stepWords(props.plan, one, units.value, props.traced),
-    status: nth(props.state.steps, index).status,
-    next: props.state.next?.id === one.step.id,
-    caution: cautionsFor(one.step)[0],
-    speed: one.step.id === props.chosen ? stepSpeed(props.plan, one.step, props.traced) : undefined,
-  })),
+  props.traced.steps.map((one, index) => {
+    const words = stepWords(props.plan, one, units.value, props.traced)
+    const status = nth(props.state.steps, index).status
+    const next = props.state.next?.id === one.step.id
+    const row = {
+      one,
+      index,
+      status,
+      next,
+      title: words.title,
+      short: figuresFirst(one.step) ? words.how : words.why,
+      more: figuresFirst(one.step) ? words.why : words.how,
+      time: formatSpan(one.handsOn.value),
+      wait: one.wait ? formatSpan(one.wait.length.value) : '',
+    }
+    const folds = !next && (one.step.kind === 'coat' || isBetweenCoats(one.step))
+    const what = one.step.kind === 'coat' ? coatKey(one.step) : row.title
+    return { ...row, alike: folds ? [status, what, row.short, row.more, row.time, row.wait].join('|') : null }
+  }),
 )
 /** The run of settled steps at the start, folded away so that the next one is in sight. */
 const settled = computed(() => {
@@ -28,13 +41,28 @@ const settled = computed(() => {
   return first < 0 ? 0 : first
 })
 const unfolded = ref(false)
-const shown = computed(() =>
+const seen = computed(() =>
   unfolded.value || settled.value < 3
     ? rows.value
     : rows.value.filter(row => row.index >= settled.value || row.one.step.id === props.chosen),
 )
-/** Cutting and turning are about their figures: these stand in the row, the reason below. */
-const figuresFirst = (step: Step) => step.kind === 'cut' || step.kind === 'turn'
+/** The runs of coats that are shown one by one, each by its first step. */
+const apart = ref(new Set<string>())
+const shown = computed(() =>
+  runsOf(seen.value).flatMap(({ rows, period }) => {
+    const [first, last, then] = [nth(rows, 0), nth(rows, rows.length - period), period === 2 ? rows[1] : undefined]
+    const [from, to] = [first.one.step, last.one.step]
+    const alone = rows.map(row => ({ id: row.one.step.id, title: '', first: row, then: undefined, open: true, rows: [row] }))
+    if (from.kind !== 'coat' || to.kind !== 'coat' || from === to) return alone
+    const open = apart.value.has(from.id) || rows.some(row => row.one.step.id === props.chosen)
+    return [{ id: from.id, title: coatsTitle(props.plan, from, to), first, then, open, rows: open ? rows : [] }]
+  }),
+)
+function unfold(id: string, open: boolean) {
+  const isChosenIn = open && shown.value.find(run => run.id === id)?.rows.some(row => row.one.step.id === props.chosen)
+  if (isChosenIn) emit('choose', null)
+  apart.value = new Set(open ? [...apart.value].filter(one => one !== id) : [...apart.value, id])
+}
 const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
 </script>
 
@@ -44,84 +72,41 @@ const toggle = (id: string) => emit('choose', id === props.chosen ? null : id)
       <button type="button" class="head fold" :aria-expanded="unfolded" @click="unfolded = !unfolded">
         <span class="number" aria-hidden="true">✓</span>
         <b>{{ settled }} steps done</b>
-        <span class="why">{{ rows[0]!.words.title }} to {{ rows[settled - 1]!.words.title }}</span>
+        <span class="why">{{ rows[0]!.title }} to {{ rows[settled - 1]!.title }}</span>
         <span class="time">{{ unfolded ? 'fold' : 'show' }}</span>
       </button>
     </li>
-    <li
-      v-for="{ one, index, words, status, next, caution, speed } in shown" :key="one.step.id"
-      :class="[status, { next, chosen: one.step.id === chosen }]"
-    >
-      <button type="button" class="head" :aria-expanded="one.step.id === chosen" @click="toggle(one.step.id)">
-        <span class="number" aria-hidden="true">{{ status === 'done' ? '✓' : status === 'skipped' ? '–' : next ? '▸' : index + 1 }}</span>
-        <span class="sr-only">{{ { done: 'Done:', skipped: 'Left out:', open: next ? 'Next:' : '' }[status] }}</span>
-        <b>{{ words.title }}</b>
-        <span class="why">{{ figuresFirst(one.step) ? words.how : words.why }}</span>
-        <span class="time">{{ status === 'skipped' ? '' : formatSpan(one.handsOn.value) }}<small v-if="one.wait">after
-          {{ formatSpan(one.wait.length.value) }}</small>
-        </span>
-      </button>
-      <div v-if="one.step.id === chosen" class="more">
-        <p>{{ figuresFirst(one.step) ? words.why : words.how }}</p>
-        <dl>
-          <div><dt>Hands on</dt><dd><FigureOpen :figure="one.handsOn" /></dd></div>
-          <div v-if="one.wait">
-            <dt>Wait before it</dt>
-            <dd>
-              <FigureOpen :figure="one.wait.length" />
-              <template v-if="one.wait.latest">, at the latest after <FigureOpen :figure="one.wait.latest" /></template>
-            </dd>
-          </div>
-          <div v-if="one.risk"><dt>Going through</dt><dd>{{ riskWords(one.risk) }} at the edges</dd></div>
-          <template v-if="one.grit">
-            <div><dt>Grain</dt><dd><FigureOpen :figure="one.grit.grain" /></dd></div>
-            <div><dt>Takes off</dt><dd><FigureOpen :figure="one.grit.removes" /></dd></div>
-            <div><dt>Leaves scratches of</dt><dd><FigureOpen :figure="one.grit.leaves" /></dd></div>
-          </template>
-          <div v-if="speed">
-            <dt>Speed</dt>
-            <dd>
-              <FigureOpen :figure="speed.surface">{{ speed.spindle.value }} rev/min, {{ units.speed(speed.surface.value) }}</FigureOpen>;
-              usual {{ speed.usual }}
-            </dd>
-          </div>
-          <template v-if="one.step.kind === 'cut'">
-            <div v-for="piece in traced.stick.pieces" :key="piece.barrel">
-              <dt>{{ capital(barrelNames[piece.barrel]) }}</dt>
-              <dd><FigureOpen :figure="piece.length" /></dd>
-            </div>
-            <div><dt>From a stick of</dt><dd><FigureOpen :figure="traced.stick.total" /></dd></div>
-          </template>
-          <template v-if="one.step.kind === 'drill'">
-            <div v-for="barrel in traced.size.barrels" :key="barrel.barrel.id">
-              <dt>{{ capital(barrelNames[barrel.barrel.id]) }}</dt>
-              <dd><FigureOpen :figure="barrel.drilling.depth" /> deep, wander <FigureOpen :figure="barrel.section.wander" /></dd>
-            </div>
-          </template>
-          <template v-if="one.step.kind === 'tube'">
-            <div v-for="barrel in traced.size.barrels" :key="barrel.barrel.id">
-              <dt>{{ capital(barrelNames[barrel.barrel.id]) }}</dt>
-              <dd><FigureOpen :figure="barrel.glue.volume" /> of glue over <FigureOpen :figure="barrel.glue.area" /> of brass</dd>
-            </div>
-          </template>
-          <PlanParts v-if="one.step.kind === 'parts'" :fitting="plan.inputs.fitting" />
-          <template v-if="one.step.kind === 'turn'">
-            <div v-for="end in traced.ends" :key="end.barrel + end.end">
-              <dt>{{ capital(barrelNames[end.barrel]) }}, {{ end.end }} end</dt>
-              <dd><FigureOpen :figure="end.diameter" />, wall <FigureOpen :figure="end.wall" /></dd>
-            </div>
-          </template>
-          <div v-if="one.step.kind === 'coat' && one.after.film.mean > 0">
-            <dt>Film after it</dt>
-            <dd>{{ decimal(one.after.film.mean) }} µm</dd>
-          </div>
-        </dl>
-        <details v-if="caution" class="caution">
-          <summary class="harm">◆ {{ caution.short }}</summary>
-          <p class="quiet">{{ caution.more }}</p>
-        </details>
-      </div>
-    </li>
+    <template v-for="run in shown" :key="run.id">
+      <li v-if="run.title" :class="run.first.status">
+        <button type="button" class="head" :aria-expanded="run.open" @click="unfold(run.id, run.open)">
+          <span class="number" aria-hidden="true">{{ run.first.status === 'done' ? '✓' : run.first.index + 1 }}</span>
+          <b>{{ run.title }}</b>
+          <span class="why">{{ run.open ? 'each by itself' : run.first.short }}<template v-if="run.then && !run.open">.
+            After each: {{ run.then.title }}</template></span>
+          <span class="time">
+            <template v-if="run.open">fold</template>
+            <template v-else>{{ run.first.time }} each<small v-if="run.first.wait">after {{ run.first.wait }} each</small><small
+              v-if="run.then"
+            >and {{ run.then.time }}<template v-if="run.then.wait"> after {{ run.then.wait }}</template></small></template>
+          </span>
+        </button>
+      </li>
+      <li
+        v-for="{ one, index, title, short, more, time, wait, status, next } in run.rows" :key="one.step.id"
+        :class="[status, { next, chosen: one.step.id === chosen }]"
+      >
+        <button type="button" class="head" :aria-expanded="one.step.id === chosen" @click="toggle(one.step.id)">
+          <span class="number" aria-hidden="true">{{ status === 'done' ? '✓' : status === 'skipped' ? '–' : next ? '▸' : index + 1 }}</span>
+          <span class="sr-only">{{ { done: 'Done:', skipped: 'Left out:', open: next ? 'Next:' : '' }[status] }}</span>
+          <b>{{ title }}</b>
+          <span class="why">{{ short }}</span>
+          <span class="time">{{ status === 'skipped' ? '' : time }}<small v-if="wait">after {{ wait }}</small></span>
+        </button>
+        <PlanOpened
+          v-if="one.step.id === chosen" :plan="plan" :traced="traced" :state="state" :one="one" :status="status" :says="more"
+        />
+      </li>
+    </template>
   </ol>
 </template>
 
@@ -151,14 +136,8 @@ li + li { border-top: 1px solid var(--line); }
 .next .head { background: var(--oxlip); color: var(--on-oxlip); }
 .next .why, .next .number, .next small { color: var(--on-oxlip-2); }
 .chosen .head { box-shadow: inset 3px 0 var(--ink); }
-.caution summary { min-height: 24px; cursor: help; list-style: none; }
-.more { display: grid; gap: 0.6rem; padding: 0.4rem 0.9rem 0.9rem 3.3rem; }
-dl { display: flex; flex-wrap: wrap; gap: 0.4rem 1.5rem; }
-dl div { display: flex; gap: 0.5rem; }
-dt { color: var(--ink-2); }
 @media (max-width: 640px) {
   .head { grid-template-columns: 1.4rem minmax(0, 1fr) auto; }
   .why { grid-column: 2 / -1; grid-row: 2; }
-  .more { padding-left: 1rem; }
 }
 </style>

@@ -136,6 +136,9 @@ svg { display: block; overflow: visible; }
 .line { stroke: var(--ink); stroke-width: 3; }
 .least { stroke: var(--leaf); stroke-width: 2; stroke-dasharray: 2 4; }
 .least-words { font-size: 14px; font-weight: 600; fill: var(--leaf); }
+/* Words stand on their own ground, not across lines. */
+.least-words, .axis.end { paint-order: stroke; stroke-width: 5px; stroke-linejoin: round; stroke: var(--ground); }
+.axis.end { stroke: var(--wood-ground); }
 .name { font-size: 13px; text-anchor: end; fill: var(--ink-2); }
 .name.strong { fill: var(--ink); font-weight: 700; }
 .hit { fill: transparent; cursor: pointer; }

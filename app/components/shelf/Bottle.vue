@@ -64,7 +64,18 @@ function fill() {
     waits.value.map(({ purpose, label }) => [purpose, { plain: span(label?.plain), latest: span(label?.latest) }]),
   )
 }
-watch(() => props.product, fill, { immediate: true })
+/** The form as it stood when it was last filled: what was typed since is not swept away by a shelf that is looked at again. */
+let filled = ''
+const asTyped = () => JSON.stringify([form.value, labels.value])
+watch(
+  () => props.product,
+  () => {
+    if (filled && asTyped() !== filled) return
+    fill()
+    filled = asTyped()
+  },
+  { immediate: true },
+)
 
 const errors = ref<FieldErrors>({})
 function readLabels(): BottleChange['label'] {
@@ -112,10 +123,13 @@ async function keep() {
     ...errors.value,
   }
   if (Object.keys(errors.value).length) return
+  const before = filled
+  filled = asTyped()
   try {
     await workshop.sayBottle(wanted)
     toast.add({ title: `${props.product.name}: kept. New plans go by it.` })
   } catch (error) {
+    filled = before
     const answer = refused(error)
     errors.value = answer.fields
     toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })

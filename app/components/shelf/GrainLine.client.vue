@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { nth } from '#core/sure'
-import { decimal } from '#core/format'
 import { ScatterChart } from 'echarts/charts'
 import { GridComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -9,7 +8,7 @@ import VChart from 'vue-echarts'
 import { abrasiveName, grainSize } from '#core/abrasives'
 import type { ShelfAbrasive } from '#core/shelf'
 
-/** All abrasives of the shelf on one µm line, coarse at the left, one row for each scale: gaps and doubles can be seen at a glance. */
+/** All abrasives of the shelf on one µm line, coarse at the left, one row for each scale. */
 const props = defineProps<{ abrasives: readonly ShelfAbrasive[] }>()
 use([ScatterChart, GridComponent, TooltipComponent, SVGRenderer])
 const { dark } = useTheme()
@@ -36,7 +35,7 @@ const option = computed(() => ({
     type: 'log',
     inverse: true,
     min: 0.8,
-    max: 220,
+    max: Math.max(220, ...props.abrasives.map(one => 1.1 * grainSize(one.scale, one.mark))),
     name: 'grain, µm',
     nameLocation: 'middle',
     nameGap: 24,
@@ -65,18 +64,16 @@ const option = computed(() => ({
     },
   ],
 }))
-/** Neighbours further apart than two to one, and those that are hardly apart. */
-const said = computed(() => {
+/** Neighbours that are hardly apart. */
+const doubles = computed(() => {
   const grains = [...props.abrasives].sort((a, b) => grainSize(b.scale, b.mark) - grainSize(a.scale, a.mark))
   const pairs = grains.slice(1).map((finer, index) => ({
     coarser: nth(grains, index),
     finer,
     ratio: grainSize(nth(grains, index).scale, nth(grains, index).mark) / grainSize(finer.scale, finer.mark),
   }))
-  return { gaps: pairs.filter(pair => pair.ratio > 2), doubles: pairs.filter(pair => pair.ratio < 1.08) }
+  return pairs.filter(pair => pair.ratio < 1.08)
 })
-const pair = ({ coarser, finer, ratio }: { coarser: ShelfAbrasive, finer: ShelfAbrasive, ratio: number }) =>
-  `${abrasiveName(coarser)} and ${abrasiveName(finer)} (${decimal(ratio, 1)} : 1)`
 </script>
 
 <template>
@@ -84,9 +81,8 @@ const pair = ({ coarser, finer, ratio }: { coarser: ShelfAbrasive, finer: ShelfA
     <div class="chart" role="img" :aria-label="`${abrasives.length} abrasives on one line of grain sizes`">
       <VChart :option="option" autoresize />
     </div>
-    <p v-if="said.gaps.length" class="quiet"><b>Gaps:</b> {{ said.gaps.map(pair).join(', ') }}.</p>
-    <p v-if="said.doubles.length" class="quiet">
-      <b>Alike:</b> {{ said.doubles.map(one => `${abrasiveName(one.coarser)} and ${abrasiveName(one.finer)}`).join(', ') }}.
+    <p v-if="doubles.length" class="quiet">
+      <b>Alike:</b> {{ doubles.map(one => `${abrasiveName(one.coarser)} and ${abrasiveName(one.finer)}`).join(', ') }}.
     </p>
   </div>
 </template>

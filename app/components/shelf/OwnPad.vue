@@ -22,11 +22,13 @@ async function keep() {
   const wanted = { ...form, label: form.label.trim() }
   errors.value = errorsOf(ownAbrasiveSchema, wanted)
   if (Object.keys(errors.value).length) return
+  // The name is taken now: what is typed meanwhile is the next one's.
+  form.label = ''
   try {
     await store.addOwnAbrasive(wanted)
     toast.add({ title: `${wanted.label} is on the shelf.` })
-    form.label = ''
   } catch (error) {
+    form.label ||= wanted.label
     const answer = refused(error)
     errors.value = answer.fields
     if (!Object.keys(answer.fields).length) toast.add({ title: answer.message, color: 'error' })

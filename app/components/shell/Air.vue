@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { decimal } from '#core/format'
-import { watchDebounced } from '@vueuse/core'
 import { format } from 'date-fns'
 
 /** The air of the workshop and the time; a touch opens what the turner can set. */
@@ -8,17 +7,13 @@ const store = useWorkshop()
 const workshops = useWorkshops()
 const { now } = useClock()
 const open = ref(false)
+/** Fetched when it is opened first. */
+const wanted = ref(false)
+watch(open, () => {
+  wanted.value = true
+}, { once: true })
 const unsent = useUnsent()
-/** A connection that is away for longer than a moment is told: what is shown may be old. */
-const live = useLive()
-const away = ref(false)
-watchDebounced(
-  () => live.connected,
-  (is) => {
-    away.value = !is
-  },
-  { debounce: 2000, immediate: true },
-)
+const away = useAway()
 </script>
 
 <template>
@@ -29,10 +24,10 @@ watchDebounced(
       · {{ decimal(store.workshop.humidity) }} %</span>
     <span class="sr-only">, set air, units and theme, change workshop</span>
     <span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
-    <span v-if="away && !live.connected" role="status"> · not connected</span>
+    <span v-if="away" role="status"> · {{ away }}</span>
     <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
   </button>
-  <ShellSettings v-model:open="open" />
+  <LazyShellSettings v-if="wanted" v-model:open="open" />
 </template>
 
 <style scoped>
@@ -47,6 +42,8 @@ watchDebounced(
   cursor: pointer;
   white-space: nowrap;
 }
+/* Wide enough for what comes into it, so that nothing moves when it does. */
+@media (min-width: 821px) { .air { min-width: 19rem; text-align: right; } }
 .air:hover { color: var(--ink); }
 .name { display: inline-block; max-width: 14rem; overflow: hidden; text-overflow: ellipsis; vertical-align: bottom; }
 @media (max-width: 640px) { .wide { display: none; } }

@@ -27,6 +27,9 @@ const version = ref(0)
 const shownAir = ref({ celsius: 20, humidity: 50 })
 const fahrenheit = computed(() => form.units !== 'metric')
 
+const rounded = (value: number) => Math.round(value * 10) / 10
+const celsius = computed(() => (fahrenheit.value ? fromFahrenheit(form.temperature) : form.temperature))
+
 // The workshop may come in after the form was opened: what stands in it before then is nobody's.
 watch(
   () => open.value && Boolean(store.workshop),
@@ -46,13 +49,12 @@ watch(
     form.temperature = rounded(kept.units === 'metric' ? kept.celsius : toFahrenheit(kept.celsius))
     shownAir.value = { celsius: rounded(celsius.value), humidity: form.humidity }
   },
+  { immediate: true },
 )
 watch(fahrenheit, (now, before) => {
   if (now !== before && open.value) form.temperature = rounded(now ? toFahrenheit(form.temperature) : fromFahrenheit(form.temperature))
 })
 
-const rounded = (value: number) => Math.round(value * 10) / 10
-const celsius = computed(() => (fahrenheit.value ? fromFahrenheit(form.temperature) : form.temperature))
 /** An instrument may read the air while this is open: what the form says of it counts only where the turner changed it. */
 const airSaid = computed(() => shownAir.value.celsius !== rounded(celsius.value) || shownAir.value.humidity !== form.humidity)
 const usable = computed(() => Number.isFinite(celsius.value) && form.humidity > 0 && form.humidity <= 100)

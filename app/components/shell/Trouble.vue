@@ -8,8 +8,9 @@ defineEmits<{ again: [] }>()
 
 <template>
   <section class="trouble sheet" role="alert">
-    <h1>{{ refused.status === 404 ? 'Not here' : 'Not to be had just now' }}</h1>
+    <h1>{{ refused.status === 404 ? 'Not here' : 'This could not be fetched' }}</h1>
     <p>{{ refused.message }}</p>
+    <p v-if="refused.status === 0 || refused.status >= 500" class="quiet">It is asked again by itself.</p>
     <p class="ways">
       <button v-if="refused.status !== 404" type="button" class="key next" @click="$emit('again')">Try again</button>
       <NuxtLink v-else class="key next" to="/pens">All pens</NuxtLink>

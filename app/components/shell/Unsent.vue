@@ -13,7 +13,7 @@ const unkept = computed(() => (outbox.unkept && outbox.pending.length > 0) || (p
     <section v-if="outbox.refused.length" class="sheet" role="alert" aria-labelledby="refused">
       <h2 id="refused">Not taken</h2>
       <p class="quiet">It counts on this device only. Put it right and try again, or put it aside: then it counts no more.</p>
-      <ul><ShellRefusedEntry v-for="entry in outbox.refused" :key="entry.event.id" :entry="entry" /></ul>
+      <ul><LazyShellRefusedEntry v-for="entry in outbox.refused" :key="entry.event.id" :entry="entry" /></ul>
     </section>
   </div>
 </template>

@@ -29,8 +29,9 @@ function placeOf(at: number, length: number): string {
       </dd>
     </div>
     <div>
-      <dt>Square to cut, at least</dt>
+      <dt>Square to cut</dt>
       <dd :class="{ harm: blankSide !== undefined && blankSide < traced.size.section.value }">
+        <FigureOpen :figure="traced.size.square">{{ units.length(traced.size.square.value, 1) }}</FigureOpen>, at least
         <FigureOpen :figure="traced.size.section">{{ units.length(traced.size.section.value, 1) }}</FigureOpen>
         <template v-if="blankSide !== undefined">; this blank has {{ units.length(blankSide, 1) }}</template>
       </dd>

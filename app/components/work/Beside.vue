@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BenchState } from '#core/bench'
-import { leastFilm, type Check, type DiameterReading, type Plan, type PlanTrace, type StepTrace } from '#core/plan'
+import type { DefectKind } from '#core/defects'
+import { leastFilm, type Check, type CheckAct, type DiameterReading, type Plan, type PlanTrace, type StepTrace } from '#core/plan'
 import type { Pen } from '#contract'
 
 /** What stands beside the next action: things to look at and to measure. */
@@ -16,8 +17,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   look: [said: 'not yet' | 'cannot tell']
+  on: []
   measure: [reading: DiameterReading]
   answer: [check: string, said: 'yes' | 'no']
+  wrong: [looks: readonly DefectKind[]]
+  act: [act: CheckAct]
 }>()
 const stock = useStock()
 
@@ -39,10 +43,10 @@ defineExpose({ take: (mm: number) => stations.value?.take(mm) })
       label="The stick to scale, with its cuts, the witness mark and from where it is drilled"
     />
     <PlanParts v-if="next.step.kind === 'parts'" :fitting="plan.inputs.fitting" class="parts" />
-    <ShelfMoisture v-if="next.step.kind === 'dry' && blank" :blank="blank" />
+    <LazyShelfMoisture v-if="next.step.kind === 'dry' && blank" :blank="blank" />
     <WorkGrit
       v-if="next.step.kind === 'sand'" :key="next.step.id" :plan="plan" :traced="traced" :state="state" :step="next.step"
-      @look="emit('look', $event)"
+      @look="emit('look', $event)" @on="emit('on')"
     />
     <WorkMeasure v-if="measuring" ref="stations" :traced="traced" :state="state" :step="next.step.id" @measure="emit('measure', $event)" />
     <WorkOwnBuild v-if="measuring" :plan="plan" :mark="pen.mark" />
@@ -50,9 +54,13 @@ defineExpose({ take: (mm: number) => stations.value?.take(mm) })
       v-if="next.step.kind === 'level' && !measuring" size="work" :traced="traced" :step="before"
       :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour"
     />
+    <LazyWorkAssembly
+      v-if="next.step.kind === 'assemble'" :state="state" :step="next.step.id" @wrong="emit('wrong', $event)"
+    />
     <WorkChecks
       v-if="checks.length" :checks="checks" :short="next.step.kind === 'parts'" :step="next.step.id" :state="state"
-      @answer="(check, said) => emit('answer', check, said)"
+      :ticked="next.step.kind === 'ends'"
+      @answer="(check, said) => emit('answer', check, said)" @act="emit('act', $event)" @wrong="emit('wrong', $event)"
     />
   </aside>
 </template>

@@ -2,11 +2,11 @@
 import { decimal, micrometres, formatSpan } from '#core/format'
 import { abrasiveName, grainSize } from '#core/abrasives'
 import { sandedSoFar, type BenchState } from '#core/bench'
-import { gritAtWork, gritOverhead, stepSpeed, waysOnFrom, type Plan, type PlanTrace, type StepOf } from '#core/plan'
+import { gritAtWork, overheadOf, stepSpeed, waysOnFrom, type Plan, type PlanTrace, type StepOf } from '#core/plan'
 
 /** One grit at the bench: its grain, how long, how fast, when to stop; and after “not yet” the cheapest way on. */
 const props = defineProps<{ plan: Plan, traced: PlanTrace, state: BenchState, step: StepOf<'sand'> }>()
-const emit = defineEmits<{ look: [answer: 'not yet' | 'cannot tell'] }>()
+const emit = defineEmits<{ look: [answer: 'not yet' | 'cannot tell'], on: [] }>()
 const { units } = storeToRefs(useWorkshop())
 
 const work = computed(() => gritAtWork(props.plan, props.traced, props.step))
@@ -27,11 +27,18 @@ const answer = computed(() => {
 /** After “not yet”: the cheapest ways on, by how long this grit was sanded so far. */
 const ways = computed(() => {
   if (answer.value !== 'not yet' || !work.value) return []
-  const spent = sandedSoFar(props.state, props.step.id, work.value.seconds, gritOverhead.value)
+  const spent = sandedSoFar(props.state, props.step.id, work.value.seconds, overheadOf(props.plan.inputs, props.step.abrasive).value)
   return waysOnFrom(props.plan, props.traced, props.step, spent).slice(0, WAYS)
 })
 const WAYS = 3
 const WAY = { 'longer': 'Go on with this piece', 'fresh piece': 'Take a fresh piece', 'back a grit': 'Go back to' }
+/** Whether it was tapped that the paper is on; nobody has to: it lets the log tell sanding from changing paper. */
+const isOn = computed(() => props.state.held.steps.some(event => event.kind === 'begin' && event.payload.step === props.step.id))
+const mayTap = computed(() => !isOn.value && !looks.value.length)
+function tapOn(event: MouseEvent) {
+  if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
+  emit('on')
+}
 function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
   if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
   emit('look', said)
@@ -56,7 +63,11 @@ function press(event: MouseEvent, said: 'not yet' | 'cannot tell') {
     </p>
     <p v-if="last"><b>The last grit before the coats: ends flush? Measured?</b> Press m.</p>
     <div class="answers" role="group" aria-label="Earlier scratches gone?">
-      <span>Earlier scratches gone? If so, the yellow key.</span>
+      <span>Earlier scratches gone? If so, the yellow key.
+        <template v-if="mayTap">“Paper on”, if you like, tells your sanding from your change of paper.</template>
+        <template v-else-if="isOn">The paper is on: its time runs.</template>
+      </span>
+      <button v-if="mayTap" type="button" class="key" @click="tapOn"><span>Paper on</span></button>
       <button type="button" class="key" @click="press($event, 'not yet')"><span>Not yet</span><kbd>n</kbd></button>
       <button type="button" class="key" @click="press($event, 'cannot tell')"><span>Cannot tell</span><kbd>t</kbd></button>
     </div>

@@ -8,9 +8,9 @@ import type { Pen } from '#contract'
 /** The head of the work screen: the pen, the air, whether everything is sent, and the ways away. */
 defineProps<{ pen: Pen, plan: Plan, state: BenchState, measured: ReturnType<typeof usePen>['measured'] }>()
 const quiet = defineModel<boolean>('quiet', { required: true })
-const emit = defineEmits<{ help: [] }>()
+const emit = defineEmits<{ help: [], far: [] }>()
 const unsent = useUnsent()
-const live = useLive()
+const away = useAway()
 const time = useRightTime()
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
@@ -36,7 +36,7 @@ const skew = computed(() => {
         · {{ units.temperature(workshop.workshop.celsius) }} · {{ decimal(workshop.workshop.humidity) }} %
       </template>
       <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
-      <span v-else-if="!live.connected" role="status"> · not connected</span>
+      <span v-else-if="away" role="status"> · {{ away }}</span>
       <span v-if="skew" class="skew"> · {{ skew }}</span>
     </p>
     <nav aria-label="Away from here">
@@ -48,6 +48,7 @@ const skew = computed(() => {
         <UIcon :name="quiet ? 'i-lucide-bell-off' : 'i-lucide-bell'" aria-hidden="true" />
         <span class="sr-only">Bell {{ quiet ? 'off' : 'on' }}</span>
       </button>
+      <button type="button" title="Only what is next, in letters to read from two metres" @click="emit('far')">From afar</button>
       <button type="button" @click="emit('help')">Keys</button>
     </nav>
   </header>
@@ -59,7 +60,7 @@ header { display: flex; align-items: center; flex-wrap: wrap; gap: 0.4rem 1rem; 
 h1 { font-size: 1.5rem; }
 .strip { flex: 0 1 15rem; margin-inline: 0; }
 .air { margin-left: auto; font-size: 1.05rem; }
-header nav { display: flex; gap: 0.1rem; }
+header nav { display: flex; flex-wrap: wrap; gap: 0.1rem; }
 header nav a, header nav button {
   display: grid;
   place-items: center;
@@ -73,9 +74,24 @@ header nav a:hover, header nav button:hover { color: var(--ink); }
 @media (min-width: 821px) {
   header { flex-wrap: nowrap; }
   .pen { min-width: 0; }
-  h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+  /* A long name stands in two lines, so that the head keeps its height. */
+  h1 {
+    display: -webkit-box;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 2;
+    overflow: hidden;
+    max-height: 2.4em;
+    font-size: clamp(1.05rem, 1.9vw, 1.5rem);
+    line-height: 1.1;
+  }
   .strip { min-width: 0; }
   .air, header nav { flex: none; }
+}
+/* On a tablet the name goes before the drawing. */
+@media (min-width: 821px) and (max-width: 1150px) {
+  .strip { flex: 0 3 7rem; }
+  h1 { -webkit-line-clamp: 3; max-height: 3.4em; }
+  header nav a, header nav button { padding: 0 0.4rem; }
 }
 @media (max-width: 820px) { .air { margin-left: 0; } }
 </style>

@@ -4,14 +4,18 @@ const open = defineModel<boolean>('open', { required: true })
 const quiet = defineModel<boolean>('quiet', { required: true })
 const keys = [
   ['space', 'Done, next. A foot pedal that sends it does the same'],
+  ['f', 'From afar: only what is next, in letters to read from two metres; again: everything. Holding the pedal does the same'],
   ['c', 'A coat is on: the one that is next, or one more than planned'],
   ['w', 'Something is wrong: note a defect'],
+  ['e', 'Something else was done: a grit or the pads again, a coat wiped off, a remark'],
   ['m', 'Measure a diameter'],
   ['z', 'Take the last entry back'],
   ['y', 'Put it back'],
   ['x', 'Leave this step out'],
   ['n', 'At a grit: not yet'],
   ['t', 'At a grit: cannot tell'],
+  ['h', 'At a coat that waits: hard already'],
+  ['k', 'At a coat that waits: still tacky'],
   ['1 to 9', 'The pens, as they stand in the row'],
   ['0', 'The pen that comes next'],
   ['q', 'Bell on or off'],

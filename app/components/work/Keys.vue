@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** The keys of the work screen: one yellow, the rest quiet; each says which key of the keyboard does the same. */
 defineProps<{ done: string, away: boolean, canTakeBack: boolean, canPutBack: boolean, canSkip: boolean }>()
-const emit = defineEmits<{ done: [], coat: [], wrong: [], measure: [], back: [], forth: [], skip: [] }>()
+/** Read from two metres: one key besides is left, which turns the others on again. */
+const far = defineModel<boolean>('far', { required: true })
+const emit = defineEmits<{ done: [], coat: [], wrong: [], else: [], measure: [], back: [], forth: [], skip: [] }>()
 
 /** A key that was clicked gives the focus back, so that the space bar means “done” again. */
-function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'measure' | 'back' | 'forth' | 'skip') {
+function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'else' | 'measure' | 'back' | 'forth' | 'skip') {
   if (event.detail > 0) (event.currentTarget as HTMLElement).blur()
   emit(what as 'done')
 }
@@ -16,12 +18,16 @@ function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'measure' | 
       <span>{{ done }}</span>
       <kbd>space</kbd>
     </button>
-    <button type="button" class="key" @click="press($event, 'wrong')"><span>Something is wrong</span><kbd>w</kbd></button>
-    <button type="button" class="key" @click="press($event, 'coat')"><span>Coat on</span><kbd>c</kbd></button>
-    <button type="button" class="key" @click="press($event, 'measure')"><span>Measure</span><kbd>m</kbd></button>
-    <button v-if="canPutBack" type="button" class="key" @click="press($event, 'forth')"><span>Put back</span><kbd>y</kbd></button>
-    <button type="button" class="key" :disabled="!canTakeBack" @click="press($event, 'back')"><span>Take back</span><kbd>z</kbd></button>
-    <button type="button" class="key" :disabled="!canSkip" @click="press($event, 'skip')"><span>Leave this out</span><kbd>x</kbd></button>
+    <button v-if="far" type="button" class="key far" @click="far = false"><span>Everything</span><kbd>f</kbd></button>
+    <template v-if="!far">
+      <button type="button" class="key" @click="press($event, 'wrong')"><span>Something is wrong</span><kbd>w</kbd></button>
+      <button type="button" class="key" @click="press($event, 'else')"><span>Something else</span><kbd>e</kbd></button>
+      <button type="button" class="key" @click="press($event, 'coat')"><span>Coat on</span><kbd>c</kbd></button>
+      <button type="button" class="key" @click="press($event, 'measure')"><span>Measure</span><kbd>m</kbd></button>
+      <button v-if="canPutBack" type="button" class="key" @click="press($event, 'forth')"><span>Put back</span><kbd>y</kbd></button>
+      <button type="button" class="key" :disabled="!canTakeBack" @click="press($event, 'back')"><span>Take back</span><kbd>z</kbd></button>
+      <button type="button" class="key" :disabled="!canSkip" @click="press($event, 'skip')"><span>Leave this out</span><kbd>x</kbd></button>
+    </template>
   </div>
 </template>
 
@@ -37,6 +43,7 @@ function press(event: MouseEvent, what: 'done' | 'coat' | 'wrong' | 'measure' | 
   line-height: 1.2;
 }
 .key.done { flex: 2.4 1 18rem; font: 700 2.1rem/1.1 var(--font-head); }
+.key.far { flex-grow: 0.4; }
 /* What is next to be done stays in reach, however much stands beside it. */
 @media (min-width: 641px) {
   .keys { position: sticky; bottom: 0; z-index: 2; padding-block: 0.5rem; margin-block: -0.5rem; background: var(--ground); }
@@ -51,6 +58,7 @@ kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
 }
 @media (max-width: 640px) {
   .key { min-height: 72px; font-size: 1.1rem; flex-basis: 8rem; }
-  .key.done { font-size: 1.6rem; flex-basis: 100%; }
+  /* What is next to be done stands at the bottom edge, always in sight. */
+  .key.done { position: fixed; inset: auto 0.5rem 0.5rem; z-index: 2; font-size: 1.6rem; box-shadow: 0 0 0 0.5rem var(--ground); }
 }
 </style>

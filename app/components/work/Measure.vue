@@ -35,11 +35,17 @@ const open = ref<string>()
 const diameter = ref<number | null>(null)
 const fault = ref('')
 const field = useTemplateRef<HTMLElement[]>('field')
+/** What a length is typed into; fetched when the first place is opened. */
+const typed = shallowRef<Component>()
+async function fetchField() {
+  typed.value ??= (await import('~/components/field/Measure.vue')).default
+}
 
 async function choose(key: string) {
   open.value = open.value === key ? undefined : key
   diameter.value = null
   fault.value = ''
+  await fetchField()
   await nextTick()
   field.value?.[0]?.querySelector('input')?.focus()
 }
@@ -67,6 +73,7 @@ function take(mm: number) {
   open.value = row.key
   diameter.value = mm
   fault.value = ''
+  void fetchField()
   keep(row)
 }
 defineExpose({ take })
@@ -79,7 +86,7 @@ defineExpose({ take })
         <span>{{ row.where }}</span><b>{{ mm(row.wanted) }}</b>
       </button>
       <form v-if="open === row.key" ref="field" novalidate @submit.prevent="keep(row)">
-        <FieldMeasure v-model="diameter" label="The calliper says" :error="fault" />
+        <component :is="typed" v-if="typed" v-model="diameter" label="The calliper says" :error="fault" />
         <button type="submit" class="key">Keep</button>
       </form>
       <p v-else-if="row.latest && row.verdict" role="status" :class="['says', row.verdict.meets]">

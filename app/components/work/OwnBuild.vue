@@ -29,6 +29,7 @@ const aside = computed(() => fit.value.setAside.filter(one => one.id.startsWith(
       <b>Your {{ product.name }} builds {{ decimal(own.build, 1) }} µm a coat</b>,
       {{ decimal(own.low, 1) }} to {{ decimal(own.high, 1) }} from {{ counted(own.measurements, 'measurement') }};
       the default is {{ product.film?.build }}.
+      <span v-if="own.held" class="harm">◆ The readings say what no coat builds: it is held there. Measure again.</span>
     </p>
     <p v-if="!rows.length && products.length" class="quiet">
       Measure a place before and after some coats: that tells what yours build. The default is

@@ -65,6 +65,20 @@ const levelling = computed({
   },
 })
 const sheenChoices = sheens.map(one => ({ label: one.charAt(0).toUpperCase() + one.slice(1), value: one }))
+/** What is done to bare wood beside sanding it. */
+const woods = [
+  { label: 'Sanded only', value: 'none' },
+  { label: 'Hardened with thin CA first', value: 'h' },
+  { label: 'Burnished with shavings last', value: 'b' },
+  { label: 'Both', value: 'hb' },
+]
+const wood = computed({
+  get: () => `${shownForm().wood?.harden ? 'h' : ''}${shownForm().wood?.burnish ? 'b' : ''}` || 'none',
+  set: (value: string) => {
+    const { wood: _, ...rest } = shownForm()
+    form.value = value !== 'none' ? { ...rest, wood: { harden: value.includes('h'), burnish: value.includes('b') } } : rest
+  },
+})
 const polishes = [
   { label: 'None', value: 0 },
   { label: 'One, cutting', value: 1 },
@@ -118,6 +132,9 @@ function takeVersion(method: Method) {
       <div class="set filled sheet">
         <UFormField label="Name" :error="shown.name ?? false" class="name">
           <UInput v-model="form.name" size="lg" maxlength="60" autocomplete="off" />
+        </UFormField>
+        <UFormField label="Bare wood" :error="shown.wood ?? false">
+          <USelect v-model="wood" size="lg" :items="woods" />
         </UFormField>
         <UFormField label="Levelled" :error="shown.levelling ?? false">
           <USelect v-model="levelling" size="lg" :items="levellings" />

@@ -29,6 +29,8 @@ const stages = [
   { label: 'Planned', value: 'planned' },
   { label: 'In work', value: 'in work' },
   { label: 'Finished', value: 'finished' },
+  { label: 'Set aside', value: 'set aside' },
+  { label: 'Given up', value: 'given up' },
 ]
 const orders = [
   { label: 'Worked on last', value: ANY },

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { counted, share } from '#core/format'
-import { boardYield, cutSticks, drillWander, penSection, usualCut, type Fitting, type StockProblem } from '#core/barrel'
+import {
+  boardYield, cutSticks, drillWander, penSection, usualCut, whyNot, type Fitting, type StockProblem, type WhyNot,
+} from '#core/barrel'
 import { tears, thinnestSide } from '#core/shelf'
 import { materialOf, materials } from '#reference'
+import { MOST_AT_ONCE, type BlankInput } from '#schemas'
 
 /** Several pens out of several sticks with the least waste, and how many pens a board gives. */
 useHead({ title: 'Cutting · Oxlip' })
@@ -83,6 +86,24 @@ const problem = computed((): StockProblem | undefined =>
     : undefined,
 )
 const { layout, fault, busy } = useCutting(() => problem.value)
+const NO_STICK: Record<WhyNot, string> = {
+  'no such wood': 'No stick of that wood is on the shelf',
+  'too thin': 'The sticks of that wood are too thin',
+  'too short': 'The sticks of that wood are too short',
+  'used up': 'The sticks of that wood are used up',
+}
+/** Pens that no stick is left for, by the reason. */
+const withoutStick = computed(() => {
+  const asked = problem.value
+  const found = new Map<WhyNot, string[]>()
+  for (const id of layout.value?.unplaced ?? []) {
+    const piece = asked?.wanted.find(one => one.id === id)
+    if (!asked || !piece) continue
+    const reason = whyNot(asked, piece)
+    found.set(reason, [...(found.get(reason) ?? []), id])
+  }
+  return [...found]
+})
 const longest = computed(() => Math.max(1, ...(layout.value?.layouts ?? []).map(one => one.length)))
 const colourOf = (id: string) => {
   const blank = stock.blank(id)
@@ -107,7 +128,42 @@ const ways = computed(() => {
   const cut = cutSticks(boardFitting.value, usualCut(false, habits.value))
   return boardYield({ length, width, thickness }, { length: cut.total.value, section, kerf: cut.kerf })
 })
+/** What the board is of, and how many pens are begun with it at once. */
+const wood = ref('')
+const pensNow = ref(0)
+const sending = ref(false)
+const trouble = ref('')
+const best = computed(() => (ways.value?.[0].pens ? ways.value[0] : undefined))
+watch(best, (now) => {
+  pensNow.value = Math.min(pensNow.value || 10, now?.pens ?? 0, MOST_AT_ONCE)
+})
+/** All sticks go on the shelf; the pens that are started are cut from them. */
+async function takeSticks() {
+  const [way, fitting] = [best.value, boardFitting.value]
+  if (!way || !fitting) return
+  const material = materials.find(one => one.id === wood.value)
+  if (!material) {
+    trouble.value = 'Say what wood the board is of.'
+    return
+  }
+  sending.value = true
+  trouble.value = ''
+  const section = board.section ?? 19
+  try {
+    const blank = await stock.keepBlank(null, {
+      name: `${material.name}, from a board`, material: material.id === 'unknown' ? null : material.id as BlankInput['material'],
+      species: null, classes: [], origin: null, width: section, height: section,
+      length: cutSticks(fitting, usualCut(tears(material), habits.value)).total.value, count: way.pens, damp: false, photo: null,
+    })
+    await navigateTo(pensNow.value ? `/pens/new?blank=${blank.id}&fitting=${fitting.id}&count=${pensNow.value}` : '/shelf/blanks')
+  } catch (error) {
+    trouble.value = refused(error).message
+  } finally {
+    sending.value = false
+  }
+}
 const WAY = { along: 'Along the grain', across: 'Across the grain' }
+const woodItems = materials.map(one => ({ label: one.name, value: one.id }))
 const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: one.fitting.name, value: one.fitting.id })))
 </script>
 
@@ -133,10 +189,10 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
           </li>
         </ul>
         <div class="fields filled">
-          <UFormField label="And of this fitting">
+          <UFormField label="Add pens of">
             <USelect v-model="extra.fitting" size="xl" :items="fittingItems" placeholder="none" />
           </UFormField>
-          <UFormField label="so many"><UInputNumber v-model="extra.count" size="xl" :min="0" :max="200" /></UFormField>
+          <UFormField label="How many pens"><UInputNumber v-model="extra.count" size="xl" :min="0" :max="200" /></UFormField>
         </div>
       </section>
       <section class="sheet" aria-labelledby="from">
@@ -148,10 +204,10 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
         <label class="same"><input v-model="matching" type="checkbox"> Each pen only from its own wood</label>
         <div class="fields three filled">
           <FieldMeasure
-            v-model="typed.length" label="And sticks of" placeholder="300 mm"
+            v-model="typed.length" label="Add sticks of" placeholder="300 mm"
             :error="stickFault(typed.length)"
           />
-          <UFormField label="How many"><UInputNumber v-model="typed.count" size="xl" :min="1" :max="500" /></UFormField>
+          <UFormField label="How many sticks"><UInputNumber v-model="typed.count" size="xl" :min="1" :max="500" /></UFormField>
           <FieldMeasure v-model="trim" label="Off each rough end" :error="trimFault || undefined" />
         </div>
       </section>
@@ -167,12 +223,11 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
           of which {{ units.length(layout.waste, 0) }} ({{ layout.used ? share(layout.waste / layout.used) : share(0) }}) end in no
           pen.
           <span class="quiet">
-            {{ layout.proven ? 'No layout begins less.' : `None can begin less than ${units.length(layout.bound, 0)}.` }}
+            {{ layout.proven ? 'No other layout takes less wood.' : `At best it could be ${units.length(layout.bound, 0)}.` }}
           </span>
         </p>
-        <p v-if="layout.unplaced.length" class="harm">
-          ◆ No stick that is thick enough is left for
-          {{ layout.unplaced.slice(0, 12).join(', ') }}{{ layout.unplaced.length > 12 ? ` and ${layout.unplaced.length - 12} more` : '' }}.
+        <p v-for="[reason, ids] in withoutStick" :key="reason" class="harm">
+          ◆ {{ NO_STICK[reason] }}: {{ ids.slice(0, 12).join(', ') }}{{ ids.length > 12 ? ` and ${ids.length - 12} more` : '' }}
         </p>
         <ol class="laid">
           <li v-for="(one, index) in layout.layouts" :key="index">
@@ -239,6 +294,23 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
           </tbody>
         </table>
       </div>
+      <p v-if="ways?.[0].hair" class="hair">
+        With {{ units.length(ways[0].hair.less, 2) }} less in the section it gives one strip more:
+        {{ counted(ways[0].hair.pens, 'pen') }} more.
+      </p>
+      <div v-if="best" class="fields three filled">
+        <UFormField label="The board is of" :error="trouble || undefined">
+          <USelect v-model="wood" size="xl" :items="woodItems" placeholder="Choose a wood" />
+        </UFormField>
+        <UFormField label="Pens to start with it now">
+          <UInputNumber v-model="pensNow" size="xl" :min="0" :max="Math.min(best.pens, MOST_AT_ONCE)" />
+        </UFormField>
+        <p class="taking">
+          <button type="button" class="key" :disabled="sending" @click="takeSticks">
+            {{ counted(best.pens, 'stick') }}: {{ counted(pensNow, 'pen') }}, {{ counted(best.pens - pensNow, 'blank') }} to the shelf
+          </button>
+        </p>
+      </div>
       <p v-if="ways && !ways[0].pens" class="harm">◆ This board gives no pen: it is shorter, narrower or thinner than one stick.</p>
     </section>
   </div>
@@ -260,6 +332,7 @@ input[type=checkbox] { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf);
 .fields.three { grid-template-columns: repeat(3, minmax(0, 1fr)); }
 .fields.five { grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(0, 1.4fr); }
 .fields > :deep(*) { min-height: 6.1rem; }
+.taking { align-self: center; }
 .laid { display: grid; gap: 0.35rem; }
 .laid li { display: grid; grid-template-columns: minmax(0, 14rem) minmax(0, 1fr) 6.5rem; gap: 1rem; align-items: center; }
 .bar { position: relative; height: 28px; border: 1.5px dashed var(--ink-2); border-radius: 3px; }

@@ -1,7 +1,7 @@
 import type { Finding } from '../../defects'
 import { decimal } from '../../format'
 import { stageAt } from '../../plan'
-import { bleeds, hasResin, isFigured, isOily, isSoft, openPored } from '../../shelf'
+import { bleeds, hasResin, isFigured, isOily, isSoft, openPored, type Material } from '../../shelf'
 import { answerTo } from '../replay'
 import { either, tells, type Case } from './case'
 
@@ -18,17 +18,28 @@ export const blankTells = (about: Case): Finding[] => [
   ...preparationTells(about),
 ]
 
+/** What a material tells: whether each piece of evidence holds. */
+export const usualMaterial = (material: Material) => ({
+  'oily wood': isOily(material),
+  'open pores': openPored(material),
+  'bleeding wood': bleeds(material),
+  'brittle resin': hasResin(material),
+  'figured wood': isFigured(material) || isSoft(material),
+})
+
 function materialTells({ state: { plan }, coats }: Case): Finding[] {
   const { material } = plan.inputs
   const { name } = material
   const first = coats[0]?.step
   const sealed = first?.product.role === 'thin CA' && !first.accelerated
+  const traits = usualMaterial(material)
+  const trait = (evidence: keyof typeof traits, ifSo: string, ifNot: string) => either(evidence, traits[evidence], ifSo, ifNot)
   return [
-    either('oily wood', isOily(material), `${name} is oily`, `${name} is not oily`),
-    either('open pores', openPored(material), `${name} has open pores`, `${name} has close grain`),
-    either('bleeding wood', bleeds(material), `${name} bleeds`, `${name} does not bleed`),
-    either('brittle resin', hasResin(material), 'There is resin in it', 'It has no resin'),
-    either('figured wood', isFigured(material) || isSoft(material), `${name} has weak spots`, 'Straight, sound wood'),
+    trait('oily wood', `Oily wood: ${name}`, `No oily wood: ${name}`),
+    trait('open pores', `Open pores: ${name}`, `Close grain: ${name}`),
+    trait('bleeding wood', `A wood that bleeds: ${name}`, `No wood that bleeds: ${name}`),
+    trait('brittle resin', 'There is resin in it', 'It has no resin'),
+    trait('figured wood', `Weak spots: ${name}`, 'Straight, sound wood'),
     ...(first && bleeds(material)
       ? [either('unsealed', !sealed, 'The first coat was no thin seal', 'A thin CA coat sealed it first')]
       : []),
@@ -62,6 +73,7 @@ function cleaningTells({ done, skipped }: Case): Finding[] {
   return [
     ...(cleaned || leftOut ? [either('not cleaned', !cleaned, 'Cleaning was left out', 'It was cleaned')] : []),
     ...(cleaned?.kind === 'clean' && cleaned.how === 'alcohol' ? [tells('wiped wet', true, 'It was wiped with alcohol')] : []),
+    ...(cleaned?.kind === 'clean' && cleaned.how === 'blow' ? [tells('wiped wet', false, 'It was blown off, not wiped')] : []),
   ]
 }
 

@@ -1,14 +1,14 @@
 import type { Finding } from '../../defects'
-import { counted, decimal, within } from '../../format'
-import { isKind } from '../../plan'
-import { keepsUntil } from '../../shelf'
+import { counted, decimal } from '../../format'
+import { HIGH_RISK, isKind, type CoatStep } from '../../plan'
+import { isCa, keepsUntil } from '../../shelf'
 import { buildGrowths } from '../growths'
 import { either, greatest, nameIn, tells, type Case } from './case'
 
 /** A coat that grew by more than this many times what was reckoned was thick [model]. */
 const THICK = 1.6
-/** A levelling is a risk from this chance of going through on, in the open and at the edges [model]. */
-const RISKY = { open: 0.02, edges: 0.1 }
+/** From this chance of going through at the ends on a levelling was a high risk, as it is called where it is planned [model]. */
+const RISKY = HIGH_RISK
 
 /** The coats themselves: of what, how, how many, how thick; nothing before the first. */
 export function coatsTell(about: Case): Finding[] {
@@ -18,25 +18,39 @@ export function coatsTell(about: Case): Finding[] {
     skipped,
   } = about
   if (!coats.length) return []
-  const thick = coats.find(({ step }) => step.product.role === 'medium CA' || step.product.role === 'thick CA')?.step
+  const thick = coats.find(({ step }) => isThick(step))?.step
   const quick = coats.filter(({ step }) => step.accelerated).length
   const left = skipped.filter(({ step }) => step.kind === 'coat').length
   const were = left === 1 ? 'was' : 'were'
   return [
     thick
-      ? tells('medium CA', true, `${nameIn(plan, thick)} was ${within(thick.product.name)}`)
+      ? tells('medium CA', true, `${nameIn(plan, thick)}: ${thick.product.name}`)
       : tells('medium CA', false, 'No medium or thick CA so far'),
     either('accelerated', quick > 0, `${quick} of ${coats.length} coats with accelerator`, 'No accelerator so far'),
-    either(
-      'towel',
-      coats.some(({ step }) => step.applicator === 'towel'),
-      'Put on with towel',
-      'Put on with foam',
-    ),
+    ...putOnWith(coats),
     either('coats left out', left > 0, `${counted(left, 'coat')} ${were} left out`, 'No coat was left out'),
     ...bottleTells(about),
     ...thicknessTells(about),
   ]
+}
+
+/** Whether a coat is of medium or thick CA. */
+export const isThick = ({ product: { role } }: CoatStep): boolean => role === 'medium CA' || role === 'thick CA'
+
+/** What plain coats tell before anything happened: whether each piece of evidence holds; none of what has no such coats. */
+export function usualCoats(coats: readonly CoatStep[]): Record<string, boolean> {
+  const ca = coats.filter(({ product }) => isCa(product.role))
+  return {
+    ...(coats.length ? { 'medium CA': coats.some(isThick), 'accelerated': coats.some(one => one.accelerated) } : {}),
+    ...(ca.length ? { towel: ca.some(one => one.applicator === 'towel') } : {}),
+  }
+}
+
+/** Towel grabs CA; what else is put on with it is put on as it should be. */
+function putOnWith(coats: Case['coats']): Finding[] {
+  const ca = coats.filter(({ step }) => isCa(step.product.role))
+  if (!ca.length) return [tells('towel', false, 'None of it was CA, which towel grabs')]
+  return [either('towel', ca.some(({ step }) => step.applicator === 'towel'), 'Put on with towel', 'Put on with foam')]
 }
 
 function bottleTells({ coats }: Case): Finding[] {
@@ -71,5 +85,5 @@ export function levellingTells({ traced: { steps }, defect }: Case): Finding[] {
   if (!level?.risk) return []
   const { before, after, risk } = level
   const says = `Levelling was to take ${decimal(before.film.mean - after.film.mean)} of ${decimal(before.film.mean)} µm`
-  return [tells('thin film', risk.open > RISKY.open || risk.edges > RISKY.edges, says)]
+  return [tells('thin film', risk.edges > RISKY, says)]
 }

@@ -9,7 +9,7 @@ import { findingsOf, whyDefect } from './findings'
 import type { BenchEvent, Entry } from '../event'
 import { record } from '../record'
 
-const plan = planFor('apple', 'click-8')
+const plan = planFor('apple', 'click-8', { wishes: { tool: 'gouge', film: 'gloss' } })
 /** Two coats of a thin glue: under a coarse paper, which may well go through, and under the usual one, which may at the edges. */
 const twoCoats = { ...methodOf('ca-thin-staged'), layers: methodOf('ca-thin-staged').layers.map(layer => ({ ...layer, count: 2 })) }
 const thin = planFor('apple', 'click-8', { method: twoCoats, shelf: without('P-400', 'P-500', 'P-600', 'P-800') })
@@ -76,7 +76,7 @@ it('a medium coat of double thickness shows in the diameters', () => {
     noted('ridges', 70, 'coat.2'),
   ])
   expect(found.get('thick coats')).toMatchObject({ holds: true })
-  expect(found.get('thick coats')!.says).toMatch(/grew 51 µm where 25 is reckoned/)
+  expect(found.get('thick coats')!.says).toMatch(/grew 48 µm where 25 is reckoned/)
   expect(found.get('medium CA')).toMatchObject({ holds: true })
 })
 
@@ -95,7 +95,7 @@ it('only what came before the defect speaks', () => {
 it('log and answers together move the causes: ends cut inward, said, and the place at the end', () => {
   const log = [...before(plan, 'turn'), noted('chip', 5, 'turn', 1)]
   const chances = (events: BenchEvent[]) =>
-    whyDefect(boardOf(plan, events).state.defects[0]!, findings(plan, events), causes, evidence, {})
+    whyDefect(boardOf(plan, events).state.defects[0]!, findings(plan, events), causes, evidence, { causes: {}, usual: {} })
   const said = eventAt(6, 601, { kind: 'answer', payload: { defect: idOf(700), question: 'cut inward', answer: 'yes' } })
   const [before_, after] = [chances(log), chances([...log, said])]
   const inward = (of: typeof after) => of.causes.find(one => one.id === 'ends inward')!.chance
@@ -127,7 +127,8 @@ describe('the coats', () => {
     expect(wait(two, 'coats left out')).toEqual([true, '2 coats were left out'])
     const wax = planFor('apple', 'click-8', { method: methodOf('friction-polish') })
     const coat = wax.steps.filter(step => step.kind === 'coat')[1]!.id
-    expect(wait(told(wax, [...before(wax, coat), noted('white dots', 5, coat)]), 'towel')).toEqual([true, 'Put on with towel'])
+    const onWax = told(wax, [...before(wax, coat), noted('white dots', 5, coat)])
+    expect(wait(onWax, 'towel')).toEqual([false, 'None of it was CA, which towel grabs'])
   })
   it('out of a bottle past its time, within it, or of no known age', () => {
     const with_ = (bottle: object | undefined) => {
@@ -149,7 +150,7 @@ describe('the coats', () => {
         ...before(medium, 'coat.1'), at(1, 600, 11), eventAt(30, 601, done('coat.1')), at(60, 602, diameter), noted('ridges', 70, 'coat.2'),
       ]).get('thick coats')
     // 25 µm are reckoned; half of what one coat is uneven is taken off, and 1.6 times as much is thick [model].
-    const uneven = (0.6 * 14) / 2
+    const uneven = (0.6 * 22) / 2
     const [less, more] = [1.59, 1.61].map(times => 11 + (2 * (25 * times + uneven)) / 1000)
     expect([grown(less!)!.holds, grown(more!)!.holds]).toEqual([false, true])
     expect(told(medium, [...before(medium, 'coat.1'), at(1, 600, 11), noted('ridges', 70, 'coat.1')]).has('thick coats')).toBe(false)
@@ -166,7 +167,7 @@ describe('the coats', () => {
       const { before: film, after, risk } = traced
       const takes = film.film.mean - after.film.mean
       expect(found.says).toBe(`Levelling was to take ${decimal(takes)} of ${decimal(film.film.mean)} µm`)
-      expect(found.holds).toBe(risk!.open > 0.02 || risk!.edges > 0.1)
+      expect(found.holds).toBe(risk!.edges > 0.1)
     }
     // One is a risk all over, the other at its edges alone.
     expect([at(thin), at(edgy)].map(one => one.found.holds)).toEqual([true, true])
@@ -242,7 +243,8 @@ describe('the blank and what was done to it', () => {
     expect(skipped.get('not cleaned')).toMatchObject({ holds: true, says: 'Cleaning was left out' })
     expect(told(plan, [...before(plan, 'turn'), noted('chip', 5, 'turn')]).has('not cleaned')).toBe(false)
     expect(tellsOf('oily-exotic').get('wiped wet')).toMatchObject({ holds: true })
-    expect(tellsOf('apple').has('wiped wet')).toBe(false)
+    // Blown off speaks against it.
+    expect(tellsOf('apple').get('wiped wet')).toMatchObject({ holds: false, says: 'It was blown off, not wiped' })
     const reading = (at: number) =>
       eventAt(at, 651, { kind: 'measure', payload: { barrel: 'only', fromTip: 0, diameter: 10.1, step: 'turn' } })
     expect(tellsOf('apple').get('not measured')).toMatchObject({ holds: true, says: 'No diameter was measured' })

@@ -1,5 +1,5 @@
 import type { AirReading } from '../../climate'
-import { diagnose, type Cause, type CauseHistory, type Diagnosis, type Evidence, type Finding } from '../../defects'
+import { asUsual, diagnose, type Cause, type Diagnosis, type Evidence, type Finding, type ShopHistory } from '../../defects'
 import type { Board } from '../board'
 import type { DefectState } from '../course'
 import type { PenRecord } from '../record'
@@ -28,12 +28,13 @@ export function findingsOf(defect: DefectState, board: Board, record: PenRecord,
 
 /** What may have caused a defect, out of the log and what was answered; and the question to ask next. */
 export function whyDefect(
-  defect: DefectState, findings: readonly Finding[], causes: readonly Cause[], evidence: readonly Evidence[], history: CauseHistory,
+  defect: DefectState, findings: readonly Finding[], causes: readonly Cause[], evidence: readonly Evidence[], shop: ShopHistory,
 ): Diagnosis {
   const answers = [...defect.answers].flatMap(([id, answer]): Finding[] => {
     const ask = evidence.find(one => one.id === id)?.ask
     if (!ask || answer === 'not known') return []
     return [{ evidence: id, holds: answer === 'yes', says: `${ask} ${answer === 'yes' ? 'Yes' : 'No'}`, from: 'answer' }]
   })
-  return diagnose(defect.kind, causes, evidence, [...findings, ...answers], history, new Set(defect.answers.keys()))
+  const usual = asUsual(evidence, shop.usual)
+  return diagnose(defect.kind, causes, usual, [...findings, ...answers], shop.causes, new Set(defect.answers.keys()))
 }

@@ -1,15 +1,20 @@
 import type { BarrelId } from '../../barrel'
 import type { DefectKind } from '../../defects'
-import type { Growth } from '../../film'
+import type { AirReading, Touch } from '../../climate'
+import type { Growth, Levelled } from '../../film'
 import { isGrit, type StepId, type StepKind } from '../../plan'
 import type { SandingObservation } from '../../sanding'
 import { sandingClass, type SandingClass, type WaitPurpose } from '../../shelf'
 import type { Board } from '../board'
 import type { DefectState } from '../course'
 import { buildGrowths } from '../growths'
+import { usualOf } from '../evidence/usual'
+import { levelledOf } from '../levelled'
 import { sandingObservations } from '../observations'
+import { pressTold } from '../pressed'
 import type { PenRecord, RecordRow } from '../record'
 import { isDone } from '../replay'
+import { touchesOf } from '../touches'
 import { usesOf } from '../uses'
 
 /** What every fact has: when it was, ISO 8601. */
@@ -27,6 +32,14 @@ export type Fact = Dated & (
   | ({ kind: 'sanding', about: SandingClass } & SandingObservation)
   /** How the radius grew under coats; about the first of their products. */
   | ({ kind: 'growth', about: string } & Growth)
+  /** What a finger told of a coat that waited; about its product. */
+  | ({ kind: 'touch', about: string } & Touch)
+  /** How far short of its ring a mechanism was right, mm; about its fitting. */
+  | { kind: 'press', about: string, left: number }
+  /** A levelling that is over. */
+  | ({ kind: 'levelled', about: 'film' } & Levelled)
+  /** For each piece of evidence that a plan knows of whether it holds. */
+  | { kind: 'usual', about: 'pens', evidence: Readonly<Record<string, boolean>> }
   /** What a coat took from a bottle, ml. */
   | { kind: 'use', about: string, ml: number }
   /** An abrasive that was worked with: seconds on it, and how many pieces that took. */
@@ -54,14 +67,29 @@ export function factsOf(board: Board, { rows }: PenRecord): Fact[] {
   ]
 }
 
-/** What a pen teaches of its turner's hands and bottles. */
-export function lessonsOf(board: Board): Fact[] {
+/** What a pen teaches of its turner's hands and bottles; `air` as it was read, in the order of time. */
+export function lessonsOf(board: Board, air: readonly AirReading[]): Fact[] {
   const wood = sandingClass(board.state.plan.inputs.material)
   return [
     ...sandingObservations(board.state).map((found): Fact => ({ kind: 'sanding', about: wood, ...found })),
     ...buildGrowths(board, '').map((found): Fact => ({ kind: 'growth', about: Object.keys(found.coats)[0] ?? '', ...found })),
+    ...touchesOf(board.state, air).map(({ product, ...found }): Fact => ({ kind: 'touch', about: product, ...found })),
+    ...pressFacts(board),
+    ...usualFacts(board),
+    ...levelledOf(board).map((found): Fact => ({ kind: 'levelled', about: 'film', ...found })),
     ...usesOf(board).map(({ product, at, ml }): Fact => ({ kind: 'use', about: product, at, ml })),
   ]
+}
+
+function pressFacts({ state }: Board): Fact[] {
+  const told = pressTold(state)
+  return told ? [{ kind: 'press', about: state.plan.inputs.fitting.id, ...told }] : []
+}
+
+/** From when it is begun a pen counts among those of the shop. */
+function usualFacts({ state: { plan, held } }: Board): Fact[] {
+  const begun = held.steps[0]?.at
+  return begun === undefined ? [] : [{ kind: 'usual', about: 'pens', at: begun, evidence: usualOf(plan) }]
 }
 
 function stepFacts({ step, at, handsOn, timing, planned, wait }: RecordRow): Fact[] {

@@ -1,2 +1,2 @@
 export { type Fact, type ProjectedDefect } from './facts'
-export { project, PROJECTION, summaryIn, type ProjectedSummary, type Projection } from './projection'
+export { brokenProjection, project, PROJECTION, summaryIn, type ProjectedSummary, type Projection } from './projection'

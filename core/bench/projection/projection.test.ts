@@ -12,15 +12,15 @@ import { project, summaryIn } from './projection'
 const plan = planFor('damson', 'click-8', { method: methodOf('ca-medium-only') })
 const steps = plan.steps.map(step => step.id)
 const done = (step: string): Entry => ({ kind: 'done', payload: { step } })
-/** Every step up to one, a minute apart. */
-const workedTo = (step: string): BenchEvent[] =>
-  steps.slice(0, steps.indexOf(step) + 1).map((id, index) => eventAt(index * 60, index + 1, done(id)))
+/** Every step up to one, a minute apart; at a pace that is no clock's where it is uneven. */
+const workedTo = (step: string, uneven = 0): BenchEvent[] =>
+  steps.slice(0, steps.indexOf(step) + 1).map((id, index) => eventAt(index * 60 + (index % 3 === 2 ? uneven : 0), index + 1, done(id)))
 const facts = (events: readonly BenchEvent[], kind: Fact['kind']) => project(plan, events).facts.filter(one => one.kind === kind)
 const coat = plan.steps.find(step => step.kind === 'coat')!
 const sand = plan.steps.find(step => step.kind === 'sand')!
 
 it('a step that was done is a fact: when, how long hands were on it, and how that is known', () => {
-  const log = workedTo(sand.id)
+  const log = workedTo(sand.id, 8)
   const found = facts(log, 'step')
   expect(found.map(one => one.kind === 'step' && one.step)).toEqual(steps.slice(0, steps.indexOf(sand.id) + 1))
   const planned = trace(plan).steps[0]!.handsOn.value
@@ -31,6 +31,10 @@ it('a step that was done is a fact: when, how long hands were on it, and how tha
   expect(facts([...log, said], 'step')[1]).toMatchObject({ seconds: 300, timing: 'yours' })
   const skipped = eventAt(30, 901, { kind: 'skip', payload: { step: 'parts' } })
   expect(facts([skipped], 'step')).toEqual([])
+})
+it('steps that were typed in after the work, at one pace, are told as planned', () => {
+  const typed = facts(workedTo(sand.id), 'step')
+  expect(typed.every(one => one.kind === 'step' && one.timing === 'planned' && one.seconds === one.planned)).toBe(true)
 })
 it('a wait is a fact: what for, how long, and what was cut off it', () => {
   const found = facts(workedTo(coat.id), 'wait')

@@ -5,11 +5,11 @@ import { boardOf, type Board } from '../board'
 import type { BenchEvent } from '../event'
 import { record, type PenRecord } from '../record'
 import type { RunningWait } from '../replay'
-import { summarise, type PenSummary } from '../summary'
+import { brokenSummary, summarise, type PenSummary, type Unworked } from '../summary'
 import { factsOf, lessonsOf, type Fact } from './facts'
 
 /** Counts up when what is kept of a pen is worked out otherwise: rows of an earlier one are then made again. */
-export const PROJECTION = 2
+export const PROJECTION = 5
 
 /** What is to be done next, in each system of units. */
 type NextInUnits = Record<UnitSystem, PenSummary['next']>
@@ -43,7 +43,7 @@ export interface Projection {
 export function project(planned: Plan, events: readonly BenchEvent[], air: readonly AirReading[] = []): Projection {
   const board = boardOf(planned, events, air)
   const told = record(board.state, board.traced, air)
-  return { summary: summaryOf(board, told), facts: [...factsOf(board, told), ...lessonsOf(board)] }
+  return { summary: summaryOf(board, told), facts: [...factsOf(board, told), ...lessonsOf(board, air)] }
 }
 
 function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {
@@ -59,6 +59,15 @@ function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {
     text: searchText(board),
   }
 }
+
+/** What is kept ready of a pen that cannot be worked out: its row in lists. */
+export const brokenProjection = (known: Unworked): Projection => ({
+  summary: {
+    ...brokenSummary(known), next: null, waits: [], methodVersion: 0, handsOnDone: 0,
+    text: `${known.material.name} ${known.fitting.name}`.toLowerCase(),
+  },
+  facts: [],
+})
 
 /** The words by which a pen is found, besides its mark, its name and its reason. */
 function searchText({ state: { plan: { inputs }, defects } }: Board): string {

@@ -1,7 +1,7 @@
-import { freshSurface, heatOf, lifeUsed, waysOn, work, type Heat, type WayOn } from '../../sanding'
+import { fresh, freshSurface, heatOf, lifeUsed, waysOn, work, type Heat, type WayOn } from '../../sanding'
 import { coarserThan } from '../../shelf'
-import { barePass, usableBare } from '../make'
-import { gritOverhead, type Plan, type Step, type StepOf } from '../model'
+import { barePass, gritRung, rungOf, usableBare, workedGrit } from '../make'
+import type { Plan, Step, StepOf } from '../model'
 import type { PlanTrace } from '../trace'
 
 /** One grit as it is worked: time on the paper, heat, and how much of a piece it uses up. */
@@ -22,15 +22,16 @@ export interface GritAtWork {
 export function gritAtWork(plan: Plan, traced: PlanTrace, step: Step): GritAtWork | undefined {
   const grit = step.kind === 'sand' ? traced.steps.find(one => one.step.id === step.id)?.grit : undefined
   if (step.kind !== 'sand' || !grit) return undefined
-  const pass = barePass(plan.inputs)(step.abrasive)
-  const { seconds, pieces, removes } = grit
-  const each = seconds / pieces
-  const half = work(freshSurface('before', removes.value / pieces), pass, each / 2)
+  const { seconds, pieces, times } = workedGrit(plan.inputs, step, grit.removes.value)
+  const inHand = barePass(plan.inputs)(step.abrasive)
+  const last = pieces > 1 ? fresh(inHand) : inHand
+  const lastTime = times.at(-1) ?? 0
+  const half = work(freshSurface('before', grit.removes.value / pieces), last, lastTime / 2)
   return {
     seconds,
     pieces,
-    heat: heatOf(pass, each),
-    life: lifeUsed(pass, each),
+    heat: heatOf(last, Math.max(...times)),
+    life: lifeUsed(last, lastTime),
     leftAtHalf: half.scratches.find(one => one.origin === 'before')?.depth ?? 0,
   }
 }
@@ -51,6 +52,5 @@ export function waysOnFrom(plan: Plan, traced: PlanTrace, step: StepOf<'sand'>, 
   const pass = barePass(plan.inputs)
   const here = pass(step.abrasive)
   const coarser = coarserThan(step.abrasive, usableBare(plan.inputs)).filter(one => pass(one).grain > here.grain * COARSER)
-  const rungs = coarser.map(one => ({ id: one.id, pass: pass(one) }))
-  return waysOn({ id: step.abrasive.id, pass: here }, spent, left, rungs, gritOverhead.value)
+  return waysOn(gritRung(plan.inputs, step), spent, left, coarser.map(rungOf(plan.inputs, pass)), 0)
 }

@@ -1,6 +1,6 @@
-import { bestLadders, costOfMissing, worthBuying, worthOfSteps, type Ladder, type Rung } from '../../sanding'
+import { bestLadders, costOf, costOfMissing, worthBuying, worthOfSteps, type Ladder, type Rung } from '../../sanding'
 import type { ShelfAbrasive } from '../../shelf'
-import { barePass, bears, sandingProblem } from '../make'
+import { barePass, bears, rungOf, sandingProblem } from '../make'
 import type { PlanInputs } from '../model'
 
 /** A ladder that is offered. */
@@ -21,10 +21,14 @@ const CAREFUL_JUMPS = [1.5, 1.6, 1.75]
 /** Ladders to choose from: the quickest, the next few, one of few grits, one of small jumps. Alike ones once. */
 export function proposals(inputs: PlanInputs): Proposal[] {
   const problem = sandingProblem(inputs)
+  const usual = new Map(problem.rungs.map(rung => [rung.id, rung]))
+  const timeOf = (ladder: Ladder) =>
+    ladder.steps.reduce((sum, step) => sum + costOf({ ...step, rung: usual.get(step.rung.id) ?? step.rung }, 0), 0)
   const asked = (name: Proposal['name'], ladder: Ladder | undefined): Proposal[] =>
-    ladder ? [{ name, ids: ladder.steps.map(step => step.rung.id), seconds: secondsOf(ladder, problem.overhead) }] : []
+    ladder ? [{ name, ids: ladder.steps.map(step => step.rung.id), seconds: timeOf(ladder) }] : []
   const [best, ...next] = bestLadders(problem, 4)
-  const [short] = bestLadders({ ...problem, overhead: problem.overhead * DEAR, greatestJump: Infinity })
+  const dear = problem.rungs.map(rung => ({ ...rung, overhead: DEAR * (rung.overhead ?? 0) }))
+  const [short] = bestLadders({ ...problem, rungs: dear, greatestJump: Infinity })
   const [careful] = CAREFUL_JUMPS.flatMap(jump => bestLadders({ ...problem, greatestJump: Math.min(jump, problem.greatestJump) }))
   const all = [
     ...asked('best for my shelf', best),
@@ -34,9 +38,6 @@ export function proposals(inputs: PlanInputs): Proposal[] {
   ]
   return all.filter((one, index) => all.findIndex(other => other.ids.join() === one.ids.join()) === index)
 }
-
-const secondsOf = (ladder: Ladder, overhead: number): number =>
-  ladder.steps.reduce((sum, step) => sum + step.seconds + step.pieces * overhead, 0)
 
 /** What an abrasive costs a ladder that has it, or would cost one that has not. */
 export interface Cost {
@@ -63,7 +64,7 @@ export function ladderReasons(inputs: PlanInputs, offers: readonly ShelfAbrasive
   if (!best) return undefined
   const there = new Set(inputs.shelf.abrasives.map(one => one.id))
   const buyable = offers.filter(one => bears(inputs, one) && !there.has(one.id))
-  const bought = worthBuying(problem, buyable.map((one): Rung => ({ id: one.id, pass: barePass(inputs)(one) })))
+  const bought = worthBuying(problem, buyable.map(rungOf(inputs, barePass(inputs))))
   const told = (all: readonly { rung: Rung, costs: number }[]): Cost[] => all.map(({ rung, costs }) => ({ id: rung.id, costs }))
   return {
     steps: told(worthOfSteps(problem, best)),

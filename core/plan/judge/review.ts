@@ -2,19 +2,18 @@ import { abrasiveName } from '../../abrasives'
 import { barrelNames } from '../../barrel'
 import { reviewLadder, type Review } from '../../sanding'
 import { isResin } from '../../shelf'
-import { barePass, jumpOf } from '../make'
-import { gritOverhead, isKind, mayLeave, startMarks, type Plan } from '../model'
+import { barePass, jumpOf, rungOf } from '../make'
+import { isKind, mayLeave, startMarks, type Plan } from '../model'
 import type { PlanTrace } from '../trace'
 
 /** The plan's ladder on the bare blank, reviewed: what each grit takes and leaves, and what is wrong with the order. */
 export function reviewOf({ inputs, steps }: Plan, traced: PlanTrace): Review {
-  const pass = barePass(inputs)
+  const rung = rungOf(inputs, barePass(inputs))
   const written = steps.filter(isKind('sand')).map(({ abrasive }) => ({
-    id: abrasive.id,
+    ...rung(abrasive),
     name: abrasiveName(abrasive),
     scale: abrasive.scale,
     number: abrasive.mark,
-    pass: pass(abrasive),
     wet: !abrasive.dry,
   }))
   return reviewLadder(written, {
@@ -22,7 +21,7 @@ export function reviewOf({ inputs, steps }: Plan, traced: PlanTrace): Review {
     origin: `the ${inputs.wishes.tool}`,
     forgives: mayLeave(inputs).value,
     greatestJump: jumpOf(inputs),
-    overhead: gritOverhead.value,
+    overhead: 0,
     bare: !isResin(inputs.material),
     toSpare: toSpare(traced),
   })

@@ -21,6 +21,6 @@ export function toTry(inputs: PlanInputs): Product[] {
   if (wishes.asItStands || !hasResin(material)) return []
   const products = layersFor(inputs)
     .layers.flatMap(layer => productFor(inputs, layer.role) ?? [])
-    .filter(product => product.setsBy === 'solvent')
+    .filter(product => product.setsBy === 'solvent' || product.setsBy === 'oil')
   return [...new Set(products)]
 }

@@ -1,6 +1,9 @@
 import type { After, Layer } from '../../method'
+import { filmAfter, filmStep, sandThrough } from '../../film'
 import { isCa, productFor, type CoatProduct, type ShelfAbrasive } from '../../shelf'
-import { isKind, type CoatStep, type Gate, type PlanInputs, type Step } from '../model'
+import { isKind, type CoatStep, type Gate, type PlanInputs, type Step, type StepOf } from '../model'
+import { filmSteps, levelAsFilm } from './as-film'
+import { evennessOf } from './evenness'
 
 type Barrels = Step['barrels']
 
@@ -34,7 +37,7 @@ const SOAKED: Gate = { purpose: 'wipe off', since: 'coat' }
 
 /** With what and when a run of coats is sanded. */
 export interface Sanded {
-  /** Levelled after every so many CA coats but the last; 0 for never. */
+  /** Levelled after every so many CA coats, later where it would go through, and not where one coat would be left; 0 for never. */
   every: number
   /** What a coat is cut back with; undefined when nothing on the shelf does. */
   cutBackWith: (coat: PlannedCoat) => ShelfAbrasive | undefined
@@ -68,10 +71,19 @@ export function coatSteps(inputs: PlanInputs, coats: readonly PlannedCoat[], bar
     }
     const dry = onceDry(planned, coat, sanded)
     const so = [...steps, coat, ...dry]
-    const isStage = sanded.every > 0 && number % sanded.every === 0 && number < coats.length && isCa(product.role)
-    return isStage ? [...so, ...stageOf(so, number, barrels, sanded)] : so
+    const isDue = sanded.every > 0 && isCa(product.role) && coatsLevelled(so) >= sanded.every
+    return isDue && coats.length - number >= LAST_GROUP ? [...so, ...stageOf(inputs, so, number, barrels, sanded)] : so
   }, [])
 }
+
+/** So many coats at least come after the last stage: one alone would be sanded off again. */
+const LAST_GROUP = 2
+/** A stage of levelling with more than this chance of going through is put off [the handbook: one in twenty]. */
+export const STAGE_RISK = 0.05
+
+/** How many coats went on since the last levelling. */
+const coatsLevelled = (steps: readonly Step[]): number =>
+  steps.slice(steps.findLastIndex(step => step.kind === 'level') + 1).filter(isKind('coat')).length
 
 /** What was done to a coat that is dry: before it the wait was kept already. What was wiped off still has to dry. */
 const WAITED: readonly Step['kind'][] = ['buff', 'cut back', 'level']
@@ -89,10 +101,19 @@ function onceDry(planned: PlannedCoat, { id, barrels, product }: CoatStep, { cut
   }
 }
 
-function stageOf(steps: readonly Step[], number: number, barrels: Barrels, { levelWith }: Sanded): Step[] {
+function stageOf(inputs: PlanInputs, steps: readonly Step[], number: number, barrels: Barrels, { levelWith }: Sanded): Step[] {
   const abrasive = levelWith(coatsSince(steps))
   if (!abrasive) return []
-  return [{ id: `level.after.${number}`, phase: 'coat', kind: 'level', barrels, abrasive, gate: { purpose: 'level', since: 'coat' } }]
+  const stage: StepOf<'level'> = {
+    id: `level.after.${number}`, phase: 'coat', kind: 'level', barrels, abrasive, gate: { purpose: 'level', since: 'coat' },
+  }
+  return stageRisk(inputs, steps, stage) > STAGE_RISK ? [] : [stage]
+}
+
+/** The chance of going through, at the ends, of a levelling after these steps, 0 to 1. */
+export function stageRisk(inputs: PlanInputs, before: readonly Step[], level: StepOf<'level'>): number {
+  const film = filmAfter(filmSteps(inputs, before))
+  return sandThrough(film, film.mean - filmStep(film, levelAsFilm(inputs, level)).mean, evennessOf(inputs)).edges
 }
 
 /** The coats of a run of steps since it was last levelled or cut back. */

@@ -20,7 +20,7 @@ type Barrels = Step['barrels']
  */
 export function finishSteps(inputs: PlanInputs, barrels: Barrels, lastGrit: ShelfAbrasive | undefined): Step[] {
   const { layers } = layersFor(inputs)
-  const { levelling } = inputs.method
+  const levelling = hasFilm(inputs.method) ? inputs.method.levelling : 'never'
   const sanded: Sanded = {
     every: typeof levelling === 'number' ? levelling : 0,
     cutBackWith: ({ product }) => cutBackGrit(inputs, product.role === 'sanding sealer' && lastGrit ? grainOf(lastGrit) : FINE_PAD),
@@ -44,7 +44,8 @@ function levelledIn(inputs: PlanInputs, barrels: Barrels): (coats: readonly Step
     return known
   }
   return (coats) => {
-    const level = inputs.method.levelling === 'never' || !coats.length ? undefined : levelGritFor(inputs, coatsSince(coats))
+    const isLevelled = inputs.method.levelling !== 'never' && hasFilm(inputs.method) && coats.length > 0
+    const level = isLevelled ? levelGritFor(inputs, coatsSince(coats)) : undefined
     if (!level) return []
     return [
       { id: `level.${level.id}`, phase: 'level', kind: 'level', barrels, abrasive: level, gate: { purpose: 'level', since: 'coat' } },
@@ -67,7 +68,7 @@ const POLISHES = [{ role: 'plastic polish', id: 'polish' }, { role: 'fine polish
 function polishes(inputs: PlanInputs, barrels: Barrels, before: readonly Step[]): Step[] {
   const levelled = before.some(step => step.kind === 'level' && step.phase === 'level')
   const waits = before.some(step => step.kind === 'coat') && !levelled
-  const found = POLISHES.slice(0, inputs.method.polishes).flatMap(({ role, id }) => {
+  const found = POLISHES.slice(0, inputs.wishes.polishes ?? inputs.method.polishes).flatMap(({ role, id }) => {
     const product = productFor(inputs, role)
     return product ? [{ id, product }] : []
   })

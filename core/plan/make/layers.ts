@@ -59,10 +59,10 @@ function reasonsToSeal({ method, material }: PlanInputs): { coats: 1 | 2, why: s
   const { sealsFirst } = familyOf(method.family)
   const fills = method.family === 'CA film'
   const all: [boolean, 1 | 2, string][] = [
-    [fills && openPored(material), 2, `${name} has open pores: they drink, and fill only with what is thin and slow`],
-    [fills && isSoft(material), 2, `${name} is soft and drinks unevenly until it is full`],
-    [sealsFirst.includes('bleeding') && bleeds(material), 1, `${name} bleeds: a wet coat straight on it would carry its colour`],
-    [sealsFirst.includes('oily') && isOily(material), 1, `${name} is oily: what stands on bare oil lifts`],
+    [fills && openPored(material), 2, `${name}, open pores: they drink, and fill only with what is thin and slow`],
+    [fills && isSoft(material), 2, `${name}, soft: it drinks unevenly until it is full`],
+    [sealsFirst.includes('bleeding') && bleeds(material), 1, `${name}, a wood that bleeds: a wet coat straight on it carries its colour`],
+    [sealsFirst.includes('oily') && isOily(material), 1, `${name}, oily wood: what stands on bare oil lifts`],
   ]
   return all.flatMap(([holds, coats, why]) => (holds ? [{ coats, why }] : []))
 }

@@ -45,9 +45,11 @@ function preparation(inputs: PlanInputs): Bare[] {
 /** A blank that came in damp, or is being weighed, is dried before its tube goes in; resin never. */
 const mustDry = ({ blank, material }: PlanInputs): boolean => Boolean(blank && !isResin(material) && (blank.damp || blank.readings.length))
 
-/** The ladder; soft wood is hardened before it. */
+/** The ladder; soft wood is hardened before it, and so is any wood whose method asks for it. A burnish comes last. */
 function sanding(inputs: PlanInputs, grits: ReturnType<typeof bareLadder>): Bare[] {
-  const thin = isSoft(inputs.material) ? productFor(inputs, 'thin CA') : undefined
+  const { method: { wood }, material } = inputs
+  const isHardened = isSoft(material) || (wood?.harden && !isResin(material))
+  const thin = isHardened ? productFor(inputs, 'thin CA') : undefined
   const harden: Bare[] = thin ? [{ id: 'harden', phase: 'sand', kind: 'harden', product: thin }] : []
   const ladder = grits.map((abrasive, index): Bare => ({
     id: `sand.${abrasive.id}`,
@@ -56,7 +58,8 @@ function sanding(inputs: PlanInputs, grits: ReturnType<typeof bareLadder>): Bare
     abrasive,
     ...(index === 0 && thin ? { gate: { purpose: 'sand', since: 'harden' } } : {}),
   }))
-  return [...harden, ...ladder]
+  const burnish: Bare[] = wood?.burnish && !isResin(material) ? [{ id: 'burnish', phase: 'sand', kind: 'burnish' }] : []
+  return [...harden, ...ladder, ...burnish]
 }
 
 const beforeCoats = (inputs: PlanInputs): Bare[] => [

@@ -1,9 +1,9 @@
 import { abrasiveName } from '../../abrasives'
 import { surfaceSpeed, type Fitting } from '../../barrel'
 import { given, worked, type Figure } from '../../figures'
-import type { Medium, Pass } from '../../sanding'
-import { grainOf, mediumOf, type ShelfAbrasive } from '../../shelf'
-import { sandSpeed, stepNature, type GritStep, type PlanInputs } from '../model'
+import type { Medium, Pass, Rung } from '../../sanding'
+import { grainOf, isPad, mediumOf, type ShelfAbrasive } from '../../shelf'
+import { overheadOf, sandSpeed, stepNature, type GritStep, type PlanInputs } from '../model'
 
 /** Mean of all end diameters of a fitting, mm: where the hand works. */
 export function meanDiameter(fitting: Fitting): number {
@@ -48,6 +48,17 @@ export const barePass = (inputs: PlanInputs) => (abrasive: ShelfAbrasive): Pass 
 export const filmPass = (inputs: PlanInputs) => (abrasive: ShelfAbrasive): Pass =>
   passAt(inputs, abrasive, FILM, surfaceSpeed(meanDiameter(inputs.fitting), inputs.method.speeds.level))
 
+/** An abrasive of the shelf as a rung of a ladder: how it cuts, what its change takes, and how many pieces are there. */
+export const rungOf = (inputs: PlanInputs, pass: (abrasive: ShelfAbrasive) => Pass) => (abrasive: ShelfAbrasive): Rung => ({
+  id: abrasive.id,
+  pass: pass(abrasive),
+  overhead: overheadOf(inputs, abrasive).value,
+  ...(abrasive.count === undefined ? {} : { stock: abrasive.count }),
+})
+
+/** The abrasive of a step of the plan as a rung. */
+export const gritRung = (inputs: PlanInputs, step: GritStep): Rung => rungOf(inputs, () => gritPass(inputs, step))(step.abrasive)
+
 function passAt({ own }: PlanInputs, abrasive: ShelfAbrasive, medium: Medium, speed: number): Pass {
   return {
     origin: abrasiveName(abrasive),
@@ -55,7 +66,8 @@ function passAt({ own }: PlanInputs, abrasive: ShelfAbrasive, medium: Medium, sp
     medium,
     speed,
     pressure: 1,
+    ...(isPad(abrasive) ? { pad: true } : {}),
     ...(abrasive.worn ? { worn: abrasive.worn } : {}),
-    ...(own && medium.kind === 'wood' ? { own } : {}),
+    ...(own && medium.kind === 'wood' ? { own: { rate: own.rate, capacity: own.capacity } } : {}),
   }
 }

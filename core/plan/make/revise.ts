@@ -42,6 +42,6 @@ export function withWishes(plan: Plan, wishes: Wishes, done: ReadonlySet<string>
 }
 
 /** The wishes that steps follow from, as text to compare. */
-function stepsFollow({ shapes: _, ends: __, ...rest }: Wishes): string {
+function stepsFollow({ shapes: _, ends: __, beforehand: ___, ...rest }: Wishes): string {
   return JSON.stringify(Object.entries(rest).filter(([, value]) => value !== undefined).sort(([a], [b]) => (a < b ? -1 : 1)))
 }

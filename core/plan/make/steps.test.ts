@@ -1,6 +1,7 @@
 import { methodOf, planFor, without } from '../../../tests/support/inputs'
 import { stepsInWords } from '../../../tests/support/steps'
 import type { PlanInputs, Wishes } from '../model'
+import { trace } from '../trace'
 import { revisePlan } from './revise'
 
 const plan = (method: string, material = 'apple', change: Partial<PlanInputs> = {}) =>
@@ -18,27 +19,26 @@ it('every pen is begun and ended in the same order, and waits where glue and fin
 
 const CA = '500 foam'
 const NEXT = '<next coat'
-const SMOOTH = 'smooth:pad-1800, smooth:pad-3200, polish'
+const SMOOTH = 'smooth:pad-1800, polish'
 
 // How each finish goes on: common practice without source. How many coats, and with which grit they are levelled, follow from the film
 // model and the usual shelf.
 it.each<[string, string]>([
   ['ca-thin-first', `clean:blow, thin-ca~ ${CA}, thin-ca~ ${CA}${NEXT}, 5 thin-ca! ${CA}${NEXT}, medium-ca! ${CA}${NEXT}, `
-  + `level:P-400<level, smooth:P-800, ${SMOOTH}`],
+  + `level:P-320<level, smooth:P-600, ${SMOOTH}`],
   ['ca-medium-first', `clean:blow, medium-ca! ${CA}, medium-ca! ${CA}${NEXT}, 4 thin-ca! ${CA}${NEXT}, level:P-320<level, smooth:P-600, `
   + SMOOTH],
   ['ca-medium-only', `clean:blow, medium-ca! ${CA}, 3 medium-ca! ${CA}${NEXT}, level:P-320<level, smooth:P-600, ${SMOOTH}`],
-  ['ca-thin-staged', `clean:blow, thin-ca~ ${CA}, thin-ca~ ${CA}${NEXT}, thin-ca! ${CA}${NEXT}, level:P-800<level, `
-  + `thin-ca! ${CA}, 2 thin-ca! ${CA}${NEXT}, level:P-800<level, thin-ca! ${CA}, 2 thin-ca! ${CA}${NEXT}, level:P-800<level, `
-  + `thin-ca! ${CA}, level:P-800<level, ${SMOOTH}`],
+  ['ca-thin-staged', `clean:blow, thin-ca~ ${CA}, thin-ca~ ${CA}${NEXT}, 2 thin-ca! ${CA}${NEXT}, level:P-800<level, `
+  + `thin-ca! ${CA}, 2 thin-ca! ${CA}${NEXT}, level:P-800<level, thin-ca! ${CA}, thin-ca! ${CA}${NEXT}, level:P-800<level, ${SMOOTH}`],
   ['friction-polish', 'clean:blow, friction-polish 3000 towel, 2 friction-polish 3000 towel<next coat, buff<next coat'],
-  ['sealer-polish-wax', `clean:blow, ${'sanding-sealer~ 0 towel, cut back:pad-3200<next coat, '.repeat(3)}friction-polish 3000 towel, `
+  ['sealer-polish-wax', `clean:blow, ${'sanding-sealer~ 0 towel, cut back:pad-1800<next coat, '.repeat(3)}friction-polish 3000 towel, `
   + 'carnauba-wax 1000 towel<next coat, buff<next coat'],
-  ['sealer-lacquer-wax', `clean:blow, sanding-sealer~ 1000 towel, buff<next coat, ${'melamine-lacquer 0 towel, buff<next coat, '.repeat(2)}`
+  ['sealer-lacquer-wax', `clean:blow, sanding-sealer~ 1000 towel, buff<next coat, ${'melamine-lacquer 0 towel, buff<next coat, '.repeat(3)}`
   + 'carnauba-wax 1000 towel, buff<next coat, carnauba-wax 1000 towel, buff<next coat'],
   ['conditioner-wax', 'clean:blow, wood-conditioner 0 towel, shellac-wax 3000 towel<next coat, buff<next coat, shellac-wax 3000 towel, '
   + 'buff<next coat'],
-  ['wipe-on', `clean:blow, ${'wipe-on 0 towel, cut back:pad-3200<next coat, '.repeat(5)}`
+  ['wipe-on', `clean:blow, ${'wipe-on 0 towel, cut back:pad-3200<next coat, '.repeat(4)}`
   + 'wipe-on 0 towel, level:P-800<level, smooth:pad-1800'],
   ['oil', 'clean:blow, finishing-oil 0 towel, wipe off<wipe off, finishing-oil 0 towel<next coat, wipe off<wipe off'],
   ['hard-wax', 'clean:blow, hard-wax 1000 stick, buff<next coat, hard-wax 1000 stick, buff<next coat'],
@@ -60,13 +60,13 @@ it.each<[string, string, Partial<PlanInputs>, RegExp]>([
 
 const wishes = (more: Partial<Wishes>): Partial<PlanInputs> => ({ wishes: { tool: 'skew', film: 'gloss', ...more } })
 it.each<[string, Partial<Wishes>, string]>([
-  ['from a skew', {}, 'sand:P-220, sand:P-320, sand:P-600'],
+  ['from a skew', {}, 'sand:P-320, sand:P-600'],
   ['from a gouge one grit coarser', { tool: 'gouge' }, 'sand:P-150, sand:P-220, sand:P-320, sand:P-600'],
-  ['finer, where less may be left', { leave: 3 }, 'sand:P-220, sand:P-320, sand:P-600, sand:pad-1800, sand:pad-3200'],
-  ['with the jump lifted', { jump: 0 }, 'sand:P-220, sand:P-600'],
-  ['without a grit that is refused', { refuse: ['P-320'] }, 'sand:P-220, sand:P-400, sand:P-600'],
-  ['through one that is insisted on', { insist: ['P-400'] }, 'sand:P-220, sand:P-400, sand:P-600'],
-  ['insisting on what is not there asks for nothing', { insist: ['P-9999'] }, 'sand:P-220, sand:P-320, sand:P-600'],
+  ['finer, where less may be left', { leave: 3 }, 'sand:P-320, sand:P-500, sand:P-800, sand:pad-1800'],
+  ['with the jump lifted', { jump: 0 }, 'sand:P-320, sand:P-600'],
+  ['without a grit that is refused', { refuse: ['P-320'] }, 'sand:P-400, sand:P-600'],
+  ['through one that is insisted on', { insist: ['P-400'] }, 'sand:P-320, sand:P-400, sand:P-600'],
+  ['insisting on what is not there asks for nothing', { insist: ['P-9999'] }, 'sand:P-320, sand:P-600'],
   ['the turner’s own, each once, as far as it is there', { ladder: ['P-150', 'P-400', 'P-400', 'P-9999'] }, 'sand:P-150, sand:P-400'],
 ])('the bare ladder %s', (_name, more, steps) => expect(stepsInWords(planFor('apple', 'click-8', wishes(more)), 'sand')).toBe(steps))
 
@@ -79,7 +79,7 @@ describe('planned anew while it is worked', () => {
   it('what is done stays, only finer grits follow, and later phases are worked out afresh', () => {
     const now = revisePlan(first, { shelf: without('P-600', 'P-320') }, upTo('sand.P-320'))
     expect(stepsInWords(now, 'blank', 'turn')).toBe('parts, cut, drill, tube, square<square, turn')
-    expect(stepsInWords(now, 'sand')).toBe('sand:P-220, sand:P-320, sand:P-800')
+    expect(stepsInWords(now, 'sand')).toBe('sand:P-320, sand:P-800')
     const fresh = plan('ca-thin-first', 'apple', { shelf: without('P-600', 'P-320') })
     expect(stepsInWords(now, 'level')).toBe(stepsInWords(fresh, 'level'))
   })
@@ -89,5 +89,24 @@ describe('planned anew while it is worked', () => {
     const coats = (of: typeof now) => of.steps.filter(step => step.kind === 'coat').length
     expect(coats(now)).toBe(coats(plan('ca-thin-staged')))
     expect(new Set(now.steps.map(step => step.id)).size).toBe(now.steps.length)
+  })
+})
+
+describe('what a method asks of bare wood beside sanding', () => {
+  const asked = { ...methodOf('sealer-polish-wax'), wood: { harden: true, burnish: true } }
+  const kinds = (material: string) =>
+    planFor(material, 'click-8', { method: asked }).steps.flatMap(step => (step.phase === 'sand' ? [step.kind] : []))
+  it('is hardening before the first grit and a burnish after the last', () => {
+    const [first, ...rest] = kinds('apple')
+    expect([first, rest.at(-1)]).toEqual(['harden', 'burnish'])
+    expect(new Set(rest.slice(0, -1))).toEqual(new Set(['sand']))
+  })
+  it('and neither on resin', () => expect(kinds('green-resin')).not.toEqual(expect.arrayContaining(['burnish'])))
+  it('leaves the scratches as the ladder left them, and the wood waits until what hardens it has set', () => {
+    const plan = planFor('apple', 'click-8', { method: asked })
+    const traced = trace(plan)
+    const of = (kind: string) => traced.steps.find(one => one.step.kind === kind)!
+    expect(of('burnish').after.wood).toEqual(of('burnish').before.wood)
+    expect(of('sand').wait!.length.value).toBeGreaterThan(0)
   })
 })

@@ -25,17 +25,17 @@ const covers = (plan: Plan, at: string) =>
 
 it('a sand-through at the first levelling: coats go on before it is levelled again, and all that was planned still comes', () => {
   const plan = staged()
-  const mended = withRepairs(plan, [sandThrough('level.after.3')])
-  const at = ids(mended).indexOf('level.after.3')
+  const mended = withRepairs(plan, [sandThrough('level.after.4')])
+  const at = ids(mended).indexOf('level.after.4')
   expect(
     mended.steps
       .slice(0, at)
       .filter(step => step.mend)
       .map(step => step.kind),
-  ).toEqual(Array.from({ length: covers(plan, 'level.after.3') }, () => 'coat'))
+  ).toEqual(Array.from({ length: covers(plan, 'level.after.4') }, () => 'coat'))
   expect(mended.steps.filter(step => !step.mend)).toEqual(plan.steps)
   // The place counts as mended once the levelling that comes over it is done.
-  expect(endOfRepair(mended, 'd1')!.id).toBe('level.after.3')
+  expect(endOfRepair(mended, 'd1')!.id).toBe('level.after.4')
   expect(endOfRepair(plan, 'd1')).toBeUndefined()
   const unlevelled = { ...mended, steps: mended.steps.filter(step => step.kind !== 'level') }
   expect(endOfRepair(unlevelled, 'd1')).toEqual(unlevelled.steps.findLast(step => step.mend))
@@ -46,7 +46,7 @@ it('found late in the polish ladder, it is levelled and polished again from ther
   const at = plan.steps.findLast(step => step.kind === 'smooth')!.id
   const mended = withRepairs(plan, [sandThrough(at)])
   const added = mended.steps.filter(step => step.mend)
-  expect(added.map(step => step.kind)).toEqual([...added.filter(step => step.kind === 'coat').map(() => 'coat'), 'level', 'smooth'])
+  expect(added.map(step => step.kind)).toEqual([...added.filter(step => step.kind === 'coat').map(() => 'coat'), 'level'])
   expect(ids(mended).indexOf(added.at(-1)!.id)).toBe(ids(mended).indexOf(at) - 1)
   expect(endOfRepair(mended, 'd1')).toEqual(added.at(-1))
 })
@@ -54,7 +54,7 @@ it('found late in the polish ladder, it is levelled and polished again from ther
 it('late costs more coats than early, for planned ones no longer go over it; and it works less often', () => {
   const plan = staged()
   const level = plan.steps.findLast(step => step.kind === 'level')!.id
-  expect(covers(plan, level)).toBeGreaterThan(covers(plan, 'level.after.3'))
+  expect(covers(plan, level)).toBeGreaterThan(covers(plan, 'level.after.4'))
   const chance = (step: string) =>
     mendOptions(plan, repairRows, {
       defect: { id: 'd', kind: 'sand-through', barrel: 'only', fromTip: 20, size: 3 },
@@ -63,7 +63,7 @@ it('late costs more coats than early, for planned ones no longer go over it; and
       turned: true,
       tried: [],
     }).find(one => one.way === 'more coats')!.chance
-  expect(chance(level)).toBeLessThan(chance('level.after.3'))
+  expect(chance(level)).toBeLessThan(chance('level.after.4'))
 })
 
 it('without anything that builds a film there is nothing to cover it with', () => {

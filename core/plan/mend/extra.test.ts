@@ -1,7 +1,11 @@
 import { eventAt, methodOf, momentAt, planFor } from '../../../tests/support/inputs'
 import { replay } from '../../bench'
-import { extraCoatId, withExtraCoat } from './extra'
+import { stepId, type Plan } from '../model'
+import { withExtra } from './extra'
 
+const extraCoatId = (key: string) => stepId.ofMend('more', key)
+const withExtraCoat = (to: Plan, { product: what, ...rest }: { key: string, product: string, step: string | null }) =>
+  withExtra(to, { ...rest, work: 'coat', with: what })
 const plan = planFor('apple', 'click-8', { method: methodOf('ca-medium-only') })
 const coat = plan.steps.find(step => step.kind === 'coat')!
 const before = plan.steps.slice(0, plan.steps.indexOf(coat))

@@ -1,4 +1,5 @@
 import type { DefectKind } from '../../defects'
+import { hasFilm } from '../../method'
 import { coarserThan, grainOf, levels, productFor, type CoatProduct, type ShelfAbrasive } from '../../shelf'
 import { coatsSince, cutBackGrit, levelGritFor, mayWipeWet } from '../make'
 import { isKind, type CoatStep, type Gate, type Step, type StepKind } from '../model'
@@ -10,7 +11,7 @@ const DRY: Gate = { purpose: 'next coat', since: 'coat' }
 
 /** Whether all coats of the plan are on, so that nothing levels what a mend adds but the mend itself. */
 const isLate = ({ phase }: Mend): boolean => phase === 'level' || phase === 'assemble'
-const isLevelled = ({ plan }: Mend): boolean => plan.inputs.method.levelling !== 'never'
+const isLevelled = ({ plan: { inputs: { method } } }: Mend): boolean => hasFilm(method) && method.levelling !== 'never'
 const wasCoated = ({ before }: Mend): boolean => before.some(step => step.kind === 'coat')
 /** A film that will not set is not waited for. */
 const isSoft = ({ repair }: Mend): boolean => repair.kind === 'soft film'
@@ -109,14 +110,27 @@ export function endCoats(mend: Mend): Step[] | undefined {
 /** Coats that bury a filled place [trade: about five]. */
 const BURIES = 5
 
-/** Fills a hole with drops, puts five coats over it, and levels again what was levelled. */
-export function bury(mend: Mend): Step[] | undefined {
+/**
+ * Fills a hole with drops, puts five coats over it, and levels again what was levelled. On the bare blank it waits until the ladder is
+ * done and the blank is clean: the coats of the plan then go over it too, and their levelling levels it.
+ */
+export function bury(found: Mend): { at: number, steps: Step[] } | undefined {
+  const mend = whereCoated(found)
   const product = coverProduct(mend.plan)
   const [filled] = drops(mend) ?? []
   if (!product || !filled) return undefined
   const onFill: Gate = { purpose: 'next coat', since: 'fill' }
   const coats = moreCoats(mend, product, BURIES, false).map((coat, index): Step => (index === 0 ? { ...coat, gate: onFill } : coat))
-  return [filled, ...coats, ...levelAgain(mend)]
+  return { at: mend.at, steps: [filled, ...coats, ...levelAgain(mend)] }
+}
+
+/** The same mend made where the coats begin, if they have not begun. */
+function whereCoated(mend: Mend): Mend {
+  if (mend.phase !== 'sand' && mend.phase !== 'clean') return mend
+  const { plan: { steps } } = mend
+  const at = steps.findIndex((step, index) => index >= mend.at && step.kind === 'coat' && !step.apart)
+  const goOn = (some: readonly Step[]) => some.filter(step => !step.apart)
+  return at < 0 ? mend : { ...mend, at, phase: 'coat', before: goOn(steps.slice(0, at)), rest: goOn(steps.slice(at)) }
 }
 
 /** One coat more over all; what was levelled is levelled again. */
@@ -165,3 +179,12 @@ export const flushEnd = (mend: Mend): Step[] => [
   newStep(mend, 'flush-end', { kind: 'fix', how: 'flush the end' }),
   ...(isLate(mend) ? levelAgain(mend) : []),
 ]
+
+/** Touched up by hand with a drop of CA, which has to cure like any coat before the pen goes. */
+export function touchUp(mend: Mend): Step[] {
+  const thin = productFor(mend.plan.inputs, 'thin CA')
+  return [
+    newStep(mend, 'touch-up', { kind: 'fix', how: 'touch up', ...(thin ? { product: thin } : {}) }),
+    ...(thin ? [newStep(mend, 'look-again', { kind: 'look again', gate: { purpose: 'hand over', since: 'fix' } })] : []),
+  ]
+}

@@ -1,4 +1,5 @@
-export { extraCoatId, withExtraCoat, type ExtraCoat } from './extra'
+export { isExtraDone, withBeforehand, withExtra, type Beside } from './extra'
+export { extraOffers, type ExtraOffer } from './extra-offers'
 export { mendOptions, type MendOption } from './options'
 export { stageAt, type ChosenRepair } from './place'
 export { endOfRepair, withRepairs } from './repaired'

@@ -1,6 +1,6 @@
 import type { RepairWay } from '../../defects'
 import { stepId, type FixHow, type MendId, type Plan, type Step, type StepId } from '../model'
-import { bury, cover, endCoats, flushEnd, levelOut, polishAgain, recoat, sandBackAndCover, setAside, strip } from './film'
+import { bury, cover, endCoats, flushEnd, levelOut, polishAgain, recoat, sandBackAndCover, setAside, strip, touchUp } from './film'
 import { again, newStep, placeOf, type ChosenRepair, type Mend } from './place'
 import { backInLadder, fill, newBlank, trueIt } from './wood'
 
@@ -28,7 +28,7 @@ const makers: Record<RepairWay, Maker> = {
   'set aside': setAside,
   'polish again': polishAgain,
   'strip': strip,
-  'touch up': fix('touch up'),
+  'touch up': touchUp,
   'ream': fix('ream'),
   'press on': fix('press on'),
   'take apart': mend => [

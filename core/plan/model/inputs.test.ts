@@ -19,13 +19,13 @@ it('takes the blank where there is one', () => {
 })
 it('takes what was learnt for this class of wood, and builds only of what was measured', () => {
   const [rate, capacity] = [{ likely: 1.3, low: 1.1, high: 1.5 }, { likely: 0.9, low: 0.8, high: 1 }]
-  const learnt = { rate, capacity, observations: 12, sureness: 0.4 }
+  const learnt = { rate, capacity, overhead: { likely: 18, low: 15, high: 22 }, observations: 12 }
   const own = (build: number, measurements: number) => ({ build, low: build - 1, high: build + 1, weight: 0.5, measurements })
   const taught = {
     sanding: { 'close-grained': learnt },
     builds: { products: { 'thin-ca': own(9.2, 3), 'medium-ca': own(25, 0) }, setAside: [] },
   }
-  expect(given({ taught })).toMatchObject({ own: { rate: 1.3, capacity: 0.9 }, builds: { 'thin-ca': 9.2 } })
+  expect(given({ taught })).toMatchObject({ own: { rate: 1.3, capacity: 0.9, overhead: 18 }, builds: { 'thin-ca': 9.2 } })
   expect(Object.keys(given({ taught }).builds!)).toEqual(['thin-ca'])
   expect('own' in given({ taught, material: inputs('oak').material })).toBe(false)
   expect('builds' in given({ taught: { ...taught, builds: { products: {}, setAside: [] } } })).toBe(false)

@@ -1,6 +1,6 @@
 import type { Fitting } from '../../barrel'
-import type { Climate } from '../../climate'
-import type { BuildFit } from '../../film'
+import type { Climate, OwnWait } from '../../climate'
+import type { BuildFit, OwnEvenness } from '../../film'
 import type { Method } from '../../method'
 import type { Learnt } from '../../sanding'
 import { sandingClass, type Blank, type Material, type SandingClass, type Shelf } from '../../shelf'
@@ -24,10 +24,17 @@ export interface PlanInputs {
   blank?: Blank
   /** The turner's own ways of cutting. */
   habits?: Habits
-  /** The turner's own cut rate and capacity on wood, as factors on the model's, once something is learnt. */
-  own?: { rate: number, capacity: number }
+  /**
+   * The turner's own cut rate and capacity on wood, as factors on the model's, and change and look, s, once something is learnt; plans
+   * made before that was learnt have no change of their own.
+   */
+  own?: { rate: number, capacity: number, overhead?: number }
   /** What the turner's own coats build, µm, by product, once something was measured. */
   builds?: Readonly<Record<string, number>>
+  /** The turner's own factors on the waits of products, once coats were touched while they waited. */
+  waits?: Readonly<Record<string, number>>
+  /** How even the turner's own levelling and barrels are, as factors on the model's, once something was levelled. */
+  even?: { over: number, wood: number }
 }
 
 /** What the log of a workshop has taught about its turner. */
@@ -36,6 +43,10 @@ export interface Taught {
   sanding: Partial<Record<SandingClass, Learnt>>
   /** What the turner's coats build. */
   builds: BuildFit
+  /** How long products wait, by their ids; absent where nothing was touched, as in what was learnt before that was asked. */
+  waits?: Readonly<Record<string, OwnWait>>
+  /** How even levelling and barrels are; absent where nothing was levelled. */
+  even?: OwnEvenness
 }
 
 /** The things that a plan is put together from, as the workshop keeps them. */
@@ -51,6 +62,8 @@ export function planInputs({ fitting, material, method, shelf, wishes, blank, wo
   const { celsius, humidity, perEnd, kerf, wander, leastWall } = workshop
   const learnt = taught?.sanding[sandingClass(material)]
   const builds = ownBuilds(taught?.builds)
+  const waits = Object.entries(taught?.waits ?? {}).map(([id, own]) => [id, own.factor.likely])
+  const even = taught?.even
   return {
     fitting,
     material,
@@ -59,8 +72,10 @@ export function planInputs({ fitting, material, method, shelf, wishes, blank, wo
     climate: { celsius, humidity },
     wishes,
     ...(blank ? { blank } : {}),
-    ...(learnt ? { own: { rate: learnt.rate.likely, capacity: learnt.capacity.likely } } : {}),
+    ...(learnt ? { own: { rate: learnt.rate.likely, capacity: learnt.capacity.likely, overhead: learnt.overhead.likely } } : {}),
     ...(Object.keys(builds).length ? { builds } : {}),
+    ...(waits.length ? { waits: Object.fromEntries(waits) as Record<string, number> } : {}),
+    ...(even?.levellings ? { even: { over: even.over.likely, wood: even.wood.likely } } : {}),
     habits: { perEnd: perEnd ?? null, kerf: kerf ?? null, wander: wander ?? null, leastWall: leastWall ?? null },
   }
 }

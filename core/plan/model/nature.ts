@@ -35,6 +35,8 @@ export const stepNature: Record<StepKind, StepNature> = {
   'coat': { lathe: 'as said', surface: 'coated', handsOn: 'by its product' },
   'buff': nature('turns', 'rubbed', 30, 'pen'),
   'wipe off': nature('stands', 'rubbed', 30, 'pen'),
+  'take off': nature('stands', 'rubbed', 60, 'pen'),
+  'burnish': nature('turns', 'rubbed', 20, 'barrel'),
   'cut back': grit('stands'),
   'level': grit('stands'),
   'smooth': grit('turns'),

@@ -36,10 +36,15 @@ export function gateSince(plan: Plan, step: Step, leftOut = NONE): Step[] {
 /** Whether a step takes the whole finish off. */
 export const stripsAll = (step: Step): boolean => step.kind === 'sand back' && step.whole
 
+/** The coats that were wiped off again while they were wet, by the ids of their steps. */
+export const wipedOff = (steps: readonly Step[]): Set<StepId> =>
+  new Set(steps.flatMap(step => (step.kind === 'take off' ? [step.coat] : [])))
+
 /** The coats that stand in the end: those since the finish was last sanded off, without those of a barrel that catches up. */
 function standingCoats(plan: Plan): CoatStep[] {
   const last = plan.steps.findLastIndex(stripsAll)
-  return plan.steps.slice(last + 1).filter(isKind('coat')).filter(coat => !coat.apart)
+  const off = wipedOff(plan.steps)
+  return plan.steps.slice(last + 1).filter(isKind('coat')).filter(coat => !coat.apart && !off.has(coat.id))
 }
 
 /** How many coats of film the plan puts on. */

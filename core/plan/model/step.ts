@@ -10,7 +10,7 @@ export const phases = ['blank', 'turn', 'sand', 'clean', 'coat', 'level', 'assem
 export type Phase = (typeof phases)[number]
 
 /** What a wait can be counted from. */
-export const gateKinds = ['tube', 'harden', 'fill', 'coat', 'set aside'] as const
+export const gateKinds = ['tube', 'harden', 'fill', 'coat', 'set aside', 'fix'] as const
 
 /** A wait that must be over before a step: for what, counted from the nearest step of that kind before it. */
 export interface Gate {
@@ -29,7 +29,7 @@ interface StepBase {
   barrels: readonly BarrelId[]
   /** The wait before it, where there is one. */
   gate?: Gate
-  /** Of a step that is done again: the defect it is done again for. */
+  /** Of a step that is done again: the defect, or what was done beside the plan, that it is done again for. */
   again?: string
   /** Of a step that a mend put in: the mend it belongs to. */
   mend?: MendId
@@ -65,6 +65,10 @@ interface Particulars {
   'coat': Coat
   'buff': object
   'wipe off': { product: Product }
+  /** A coat that was put on is wiped off again while it is wet; `coat` is its step. */
+  'take off': { product: CoatProduct, coat: StepId }
+  /** Rubbed with a handful of its own shavings. */
+  'burnish': object
   'cut back': { abrasive: ShelfAbrasive }
   'level': { abrasive: ShelfAbrasive }
   'smooth': { abrasive: ShelfAbrasive }
@@ -77,7 +81,8 @@ interface Particulars {
   /** Left alone in the warm for so many s. */
   'set aside': { seconds: number }
   'look again': object
-  'fix': { how: FixHow }
+  /** With a drop of a product, where it takes one. */
+  'fix': { how: FixHow, product?: Product }
 }
 
 /** What a coat says. */

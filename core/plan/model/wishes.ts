@@ -1,4 +1,5 @@
 import type { BarrelId, CutHabits, End, Shape } from '../../barrel'
+import type { Extra } from './extra'
 
 /** Tools a barrel is turned with last, which leave their marks. */
 export const toolIds = ['skew', 'round carbide', 'square carbide', 'gouge'] as const
@@ -25,6 +26,12 @@ export interface Sizing {
   glue?: GlueWish
   /** A ladder of one's own on the bare blank, by the ids of the abrasives in their order; else the best is worked out. */
   ladder?: readonly string[]
+  /** What films are levelled with, by its id; else the finest that takes their unevenness out. */
+  levelWith?: string
+  /** A ladder of one's own on the levelled film, by the ids of the abrasives in their order; else the best is worked out. */
+  filmLadder?: readonly string[]
+  /** How many polishes follow it; else as many as the method has. */
+  polishes?: number
   /** Grits to keep in the ladder, by their ids. */
   insist?: readonly string[]
   /** Grits to leave out of it, by their ids. */
@@ -39,6 +46,8 @@ export interface Sizing {
   sandSpeed?: number
   /** How deep a finish is wanted, as the least film of a CA finish in µm: 10 barely there, 20 close to the wood, 40 gloss, 80 deep. */
   depth?: number
+  /** What is put into the plan beforehand, each before a step of it. */
+  beforehand?: readonly Extra[]
   /** The method as it stands, without the coats that the material would add to it. */
   asItStands?: boolean
 }

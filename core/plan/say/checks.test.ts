@@ -61,6 +61,8 @@ it('a film too uneven for its grit is sent to the coarser one; coats to come are
   expect(checksFor(staged, levels.at(-1)!, trace(staged), metric).find(one => one.id === 'dots')!.otherwise).toMatch(/rinse, and look again/)
   expect(check(staged, levels[0]!.id, 'shiny').otherwise).toMatch(/a fresh piece if the dust has stopped\.$/)
   expect(check(staged, levels[0]!.id, 'shiny').defects).toBeUndefined()
+  expect(check(staged, levels[0]!.id, 'shiny').acts).toEqual([{ says: 'Levelled with P600', work: 'level', with: 'P-600' }])
+  expect(check(staged, levels[0]!.id, 'hard').acts).toEqual([{ says: 'Leave it an hour', wait: 3600 }])
 
   // Thick coats and only P800 to level them with: one piece does not take out what they are uneven.
   const fine = without('P-320', 'P-400', 'P-500', 'P-600')
@@ -74,3 +76,18 @@ it('a film too uneven for its grit is sent to the coarser one; coats to come are
   expect(shiny.otherwise).toMatch(/This film is about \d+ µm uneven, more than a piece of P800 takes: go to P220, lightly\.$/)
 })
 it('what needs no look has none', () => expect(checks(apple, 'polish')).toEqual([]))
+// Slurry on the first three pads: common practice without source.
+it('slurry is looked for on the first three pads run on the film, and not on paper', () => {
+  const whole = plan('apple', 'click-8', 'ca-thin-first')
+  const smooth = whole.steps.filter(step => step.kind === 'smooth')
+  const pads = ['pad-1500', 'pad-1800', 'pad-2400', 'pad-3200', 'pad-4000']
+  const ladder = planFor('apple', 'click-8', {
+    method: methodOf('ca-thin-first'), wishes: { tool: 'skew', film: 'gloss', levelWith: 'P-400', filmLadder: ['P-600', ...pads] },
+  })
+  const asked = ladder.steps.filter(step => step.kind === 'smooth').map(step => [
+    step.kind === 'smooth' && step.abrasive.id,
+    checksFor(ladder, step, trace(ladder), metric).some(one => one.id === 'slurry'),
+  ])
+  expect(smooth.length).toBeGreaterThan(0)
+  expect(asked).toEqual([['P-600', false], ...pads.map((id, index) => [id, index < 3])])
+})

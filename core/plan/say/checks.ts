@@ -1,8 +1,8 @@
 import { hasFilm } from '../../method'
-import { bleeds, hasJoint, thinnestSide } from '../../shelf'
+import { bleeds, hasJoint, isPad, thinnestSide } from '../../shelf'
 import type { UnitWords } from '../../units'
 import { boreSpare } from '../judge'
-import type { Plan, Step } from '../model'
+import { isKind, stepsBefore, type Plan, type Step } from '../model'
 import type { PlanTrace } from '../trace'
 import type { Check } from './check'
 import { levelChecks } from './level-checks'
@@ -101,6 +101,15 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
       ]
     case 'smooth':
       return [
+        ...(isAmongFirstPads(plan, step)
+          ? [
+              {
+                id: 'slurry',
+                ask: 'White slurry while it cuts?',
+                otherwise: 'Rinse the pad, more water, a lighter hand. Still none: it is worn, take a fresh one.',
+              },
+            ]
+          : []),
         {
           id: 'light',
           ask: 'Rinsed, under the light: nothing but this grit’s own scratches?',
@@ -112,6 +121,17 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
       return levelChecks(plan, step, whole)
     case 'ends':
       return [
+        {
+          id: 'bushings',
+          ask: 'Bushings off, without force on the finished side?',
+          otherwise: 'Cut or snap them apart on the metal; never knock the finished side.',
+          defects: ['chipped end', 'lifting', 'crack'],
+        },
+        {
+          id: 'collar',
+          ask: 'Collar of finish taken off squarely, the sharp edge eased?',
+          otherwise: 'A few strokes square to the end, P400 on a flat block: a sharp edge chips in the press.',
+        },
         hasFilm(plan.inputs.method)
           ? {
               id: 'edge',
@@ -124,6 +144,12 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
           id: 'clear',
           ask: 'Bore clear, looked through?',
           otherwise: 'Ream it now: a crumb splits the barrel in the press.',
+          defects: ['crumb'],
+        },
+        {
+          id: 'fit',
+          ask: 'A part tried by hand: it enters straight, and stops?',
+          otherwise: 'Loose: a drop of glue at the press. Tight or skew: clear the bore again before you press.',
           defects: ['crumb'],
         },
         { id: 'flush', ask: 'Flush with the metal to your thumb?', otherwise: 'Say where it is proud or shy.', defects: ['step', 'oval'] },
@@ -141,6 +167,23 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
             ...(bleeds(plan.inputs.material) || hasJoint(plan.inputs.material) ? ['bleed' as const] : []),
           ],
         },
+      ]
+    case 'assemble':
+      return [
+        {
+          id: 'padded',
+          ask: 'Press jaws padded, plated parts covered?',
+          otherwise: 'Wood, plastic or tape between the jaws and the plating: a mark in it stays.',
+        },
+        ...(two
+          ? [
+              {
+                id: 'grain',
+                ask: 'Grain lined up, with the pen closed?',
+                otherwise: 'Turn the barrels against each other before the mechanism is home: where the pen is closed is where it is seen.',
+              },
+            ]
+          : []),
       ]
     case 'check':
       return [
@@ -162,6 +205,16 @@ export function checksFor(plan: Plan, step: Step, whole: PlanTrace, units: UnitW
     default:
       return []
   }
+}
+
+/** On so many of the first pads it is looked for slurry: finer ones make none that is seen [trade]. */
+const SLURRY = 3
+/** Whether a pad is among the first that are run wet on the film, one after the other. */
+function isAmongFirstPads(plan: Plan, step: Step): boolean {
+  const before = stepsBefore(plan, step)
+  const since = before.slice(before.findLastIndex(one => one.kind !== 'smooth') + 1)
+  const pads = [...since, step].filter(isKind('smooth')).filter(one => isPad(one.abrasive))
+  return step.kind === 'smooth' && isPad(step.abrasive) && pads.length <= SLURRY
 }
 
 /** Whether a solvent finish is in the plan, which can take on a veil of damp. */

@@ -7,6 +7,9 @@ import { stepsBefore, type Plan, type StepOf } from '../model'
 import type { PlanTrace } from '../trace'
 import type { Check } from './check'
 
+/** A film that is not hard yet is left alone for so long before the next look, s [model]. */
+const LEFT_ALONE = 3600
+
 /** What a levelling is looked at for, and what each answer asks for. */
 export function levelChecks(plan: Plan, step: StepOf<'level'>, whole: PlanTrace): Check[] {
   const at = whole.steps.find(one => one.step.id === step.id)
@@ -22,6 +25,7 @@ export function levelChecks(plan: Plan, step: StepOf<'level'>, whole: PlanTrace)
       ask: 'No shiny spot left?',
       otherwise: `Shiny is low: it has not been reached yet. ${more}`,
       ...(reaches ? {} : { defects: ['ridges'] as const }),
+      ...(coarser ? { acts: [{ says: `Levelled with ${abrasiveName(coarser)}`, work: 'level', with: coarser.id }] } : {}),
     },
     {
       id: 'colour',
@@ -42,6 +46,7 @@ export function levelChecks(plan: Plan, step: StepOf<'level'>, whole: PlanTrace)
       ask: 'Hard: no print of a nail, the paper does not drag?',
       otherwise: 'Stop: a soft film only smears. Give it time.',
       defects: ['soft film'],
+      acts: [{ says: 'Leave it an hour', wait: LEFT_ALONE }],
     },
   ]
 }

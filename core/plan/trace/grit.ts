@@ -1,8 +1,8 @@
 import { grainFigure } from '../../abrasives'
-import { worked, type Figure } from '../../figures'
-import { deepest, scratchPart, workGrit, type WorkedGrit } from '../../sanding'
-import { gritPass, gritSpeed } from '../make'
-import { gritOverhead, isGrit, stepsBefore, type GritStep, type Plan, type Step } from '../model'
+import { given, worked, type Figure } from '../../figures'
+import { deepest, scratchPart, type WorkedGrit } from '../../sanding'
+import { gritSpeed, workedGrit } from '../make'
+import { isGrit, startMarks, stepsBefore, type GritStep, type Plan, type Step } from '../model'
 import type { Stage } from './stage'
 
 /** A grit of a plan: what it takes and leaves, how, and how it stands to the one before it. */
@@ -11,7 +11,7 @@ export interface GritTrace {
   grain: Figure
   /** How many times finer than the grit before it on the same surface; absent for the first. */
   jump?: number
-  /** Fresh pieces it takes. */
+  /** Pieces it takes; of a pad, how often it is taken up rinsed. */
   pieces: number
   /** Seconds on the paper, all pieces together. */
   seconds: number
@@ -28,9 +28,8 @@ export interface GritTrace {
 /** A step that sands, traced; undefined for one that does not. `worked` is what the sanding model makes of it. */
 export function gritTrace(plan: Plan, step: Step, before: Stage): { shown: GritTrace, worked: WorkedGrit } | undefined {
   if (!isGrit(step)) return undefined
-  const { depth, says } = toTakeOff(step, before)
-  const pass = gritPass(plan.inputs, step)
-  const done = workGrit({ id: step.abrasive.id, pass }, depth, gritOverhead.value)
+  const done = workedGrit(plan.inputs, step, toTakeOff(step, before))
+  const { medium, pad } = done.rung.pass
   const grain = grainFigure(step.abrasive)
   const coarser = gritBefore(plan, step)
   const { pieces, seconds, reaches } = done
@@ -42,20 +41,44 @@ export function gritTrace(plan: Plan, step: Step, before: Stage): { shown: GritT
       pieces,
       seconds,
       reaches,
-      removes: worked('taken off', done.removes, 'µm', says, []),
-      leaves: worked('scratches it leaves', done.leaves, 'µm', 'grain × scratch depth per grain size', [grain, scratchPart(pass.medium)]),
+      removes: takenOff(plan, step, before, done),
+      leaves: worked('scratches it leaves', done.leaves, 'µm', 'grain × scratch depth per grain size', [grain, scratchPart(medium, pad)]),
       speed: gritSpeed(plan.inputs, step),
     },
   }
 }
 
-/** What a grit is to take off, µm, and in words. */
-function toTakeOff({ kind }: GritStep, { wood, film, filmScratch }: Stage): { depth: number, says: string } {
+/** What a grit is to take off, µm. */
+function toTakeOff({ kind }: GritStep, { wood, film, filmScratch }: Stage): number {
   switch (kind) {
-    case 'sand': return { depth: deepest(wood), says: 'the deepest scratch before it' }
-    case 'sand back': return { depth: film.mean + film.unevenness / 2, says: 'all of the film' }
-    case 'level': case 'cut back': return { depth: film.unevenness, says: 'the unevenness, peak to valley' }
-    case 'smooth': return { depth: filmScratch, says: 'the scratches before it' }
+    case 'sand': return deepest(wood)
+    case 'sand back': return film.mean + film.unevenness / 2
+    case 'level': case 'cut back': return film.unevenness
+    case 'smooth': return filmScratch
+  }
+}
+
+const CAN = { mark: 'model' as const, note: 'nine tenths of what one piece takes off before it is dull; a few strokes take what they can' }
+
+/** What it takes off, with what that is: all that stood before it, or as much of it as the grit can. */
+function takenOff({ inputs }: Plan, step: GritStep, before: Stage, { removes }: WorkedGrit): Figure {
+  const stood = stoodBefore(inputs.wishes, step, before)
+  return removes >= stood.value - 1e-9
+    ? worked('taken off', removes, 'µm', 'all that stood before it', [stood])
+    : worked('taken off', removes, 'µm', 'as much of it as this grit can', [stood, given('this grit can', removes, 'µm', CAN)])
+}
+
+/** What stands before it, as the steps before it left it. */
+function stoodBefore(wishes: Plan['inputs']['wishes'], step: GritStep, { wood, film, filmScratch }: Stage): Figure {
+  const left = (label: string, um: number) => given(label, um, 'µm', { mark: 'model', note: 'as the steps before it left it' })
+  switch (step.kind) {
+    case 'sand': return wood.removed === 0 ? startMarks(wishes) : left('deepest scratch before it', deepest(wood))
+    case 'sand back': return worked('all of the film', film.mean + film.unevenness / 2, 'µm', 'mean + half the unevenness', [
+      left('film, mean', film.mean),
+      given('half the unevenness', film.unevenness / 2, 'µm', { mark: 'model' }),
+    ])
+    case 'level': case 'cut back': return left('unevenness, peak to valley', film.unevenness)
+    case 'smooth': return left('scratches before it', filmScratch)
   }
 }
 

@@ -25,11 +25,13 @@ const WETS = 10
 /** Volume of one coat on these barrels, ml. */
 export function volumeOfCoat(plan: Plan, size: Sized, { barrels, product, applicator }: CoatStep): number {
   const surface = size.barrels.filter(one => barrels.includes(one.barrel.id)).reduce((sum, one) => sum + surfaceOf(one.finished), 0)
-  const { film } = product
-  return film
-    ? coatVolume(surface, buildOf(plan.inputs, product).value, film.solids, applicator)
-    : coatVolume(surface, WETS, 1, applicator)
+  return coatVolume(surface, ...wet(plan, product), applicator)
 }
+
+/** What one coat of it builds, µm, and which part of the wet coat that is. */
+const wet = ({ inputs }: Plan, product: CoatProduct): [build: number, solids: number] =>
+  product.film ? [buildOf(inputs, product).value, product.film.solids] : [WETS, 1]
+const OUTLINE = { mark: 'model' as const, note: 'from the outlines of the barrels' }
 
 /** What the coats of a plan take from the bottles, product by product. */
 export function needsOf(plan: Plan, size: Sized, leftOut: ReadonlySet<StepId>): Need[] {
@@ -47,8 +49,12 @@ function needOf(plan: Plan, size: Sized, coats: readonly CoatStep[]): Need | und
   const ml = coats.reduce((sum, coat) => sum + volumeOfCoat(plan, size, coat), 0)
   const model = { mark: 'model' as const, note: 'starting value' }
   const waste = given(`leaves the bottle for what stays, ${applicator}`, applicatorWaste[applicator], '×', model)
-  const count = given('coats', coats.length, 'coats')
-  const volume = worked(`${product.name} used`, ml, 'ml', 'surface × wet thickness × waste', [count, buildOf(plan.inputs, product), waste])
+  const surface = given('surface of all coats together', ml / coatVolume(1, ...wet(plan, product), applicator), 'mm²', OUTLINE)
+  const [build, solids] = wet(plan, product)
+  const dry = product.film ? buildOf(plan.inputs, product) : given('wets the surface', build, 'µm', model)
+  const volume = worked(`${product.name} used`, ml, 'ml', 'surface × build / solids × what leaves the bottle for it', [
+    surface, dry, given('part of the wet coat that stays', solids, '×', product.film?.source ?? model), waste,
+  ])
   const cost = costOf(product, volume)
   return { product, coats: coats.length, volume, drops: dropsOf(ml), ...(cost ? { cost } : {}) }
 }

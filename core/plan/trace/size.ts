@@ -14,6 +14,7 @@ import {
   tubeGlue,
   turnedEnds,
   usualShape,
+  wiseSquare,
   woodVolumes,
   type Barrel,
   type BarrelId,
@@ -68,8 +69,10 @@ export interface SizedBarrel {
 export interface Sized {
   /** From tip to clip. */
   barrels: SizedBarrel[]
-  /** The barrel that asks for most, and so the square section to cut. */
+  /** The barrel that asks for most, and so the least square section that can be, mm. */
   section: Figure
+  /** The square that is wise to cut, mm. */
+  square: Figure
   /** The thinnest wood of the pen, mm. */
   leastWall: Figure
   /** Wood in the finished barrels, g, and what is turned and drilled away from blanks of that section. */
@@ -113,6 +116,7 @@ export function sizeOf(inputs: PlanInputs, stick: Stick, cut: CutWishes, sanding
   return {
     barrels,
     section: most.section.side,
+    square: wiseSquare(most.section.side),
     leastWall:
       habits?.leastWall != null
         ? given('least wall over the tube', habits.leastWall, 'mm')

@@ -1,8 +1,8 @@
 import { filmStep, noFilm, thinnest, type Film, type FilmStep } from '../../film'
 import { afterGrit, freshSurface, type Surface, type WorkedGrit } from '../../sanding'
 import type { CoatProduct } from '../../shelf'
-import { coatAsFilm } from '../make'
-import { startMarks, type CoatStep, type GritStep, type MendId, type PlanInputs, type Step } from '../model'
+import { coatAsFilm, levelAsFilm } from '../make'
+import { startMarks, stepNature, type CoatStep, type MendId, type PlanInputs, type Step } from '../model'
 
 /** The blank and its film at one moment of the plan; depths in µm. */
 export interface Stage {
@@ -18,6 +18,8 @@ export interface Stage {
   filmScratch: number
   /** How many coats went on since the wood was bare. */
   coats: number
+  /** How it stood before the coat that is on it now, while nothing else has touched that coat. */
+  under?: Stage
 }
 
 /** A coat in the film. */
@@ -44,12 +46,19 @@ export const thinnerFilm = ({ film, spot }: Stage): 'film' | 'spot' => (spot && 
 
 /** The stage after a step; `grit` is how it was sanded, where it was. */
 export function stageAfter(inputs: PlanInputs, step: Step, before: Stage, grit: WorkedGrit | undefined): Stage {
-  if (step.kind === 'coat') return coated(inputs, step, before)
-  if (!grit) return before
+  if (step.kind === 'take off') return before.under ?? before
+  const { under: _, ...dry } = before
+  if (step.kind === 'coat') return { ...coated(inputs, step, dry), under: dry }
+  if (!grit) return stepNature[step.kind].surface === 'left' ? before : dry
+  return sanded(inputs, step, dry, grit)
+}
+
+function sanded(inputs: PlanInputs, step: Step, before: Stage, grit: WorkedGrit): Stage {
   switch (step.kind) {
     case 'sand': return { ...before, wood: afterGrit(before.wood, grit) }
     case 'sand back': return step.whole ? bared(before, grit) : before
-    case 'level': case 'cut back': case 'smooth': return sandedFilm(step.kind, before, grit)
+    case 'smooth': return sandedFilm({ kind: 'smooth', scratchBefore: before.filmScratch }, before, grit)
+    case 'level': case 'cut back': return sandedFilm(levelAsFilm(inputs, step), before, grit)
     default: return before
   }
 }
@@ -63,8 +72,7 @@ const bared = ({ wood }: Stage, { rung, leaves }: WorkedGrit): Stage => ({
   coats: 0,
 })
 
-function sandedFilm(kind: Exclude<GritStep['kind'], 'sand' | 'sand back'>, before: Stage, { leaves }: WorkedGrit): Stage {
-  const sanding: FilmStep = kind === 'smooth' ? { kind, scratchBefore: before.filmScratch } : { kind, scratch: leaves }
+function sandedFilm(sanding: FilmStep, before: Stage, { leaves }: WorkedGrit): Stage {
   const film = filmStep(before.film, sanding)
   return {
     ...before,
@@ -78,7 +86,7 @@ function sandedFilm(kind: Exclude<GritStep['kind'], 'sand' | 'sand back'>, befor
 /** A coat more. The first one over a sand-through begins a film of its own there, on bare wood. */
 function coated(inputs: PlanInputs, { product, mends, ...step }: CoatStep, before: Stage): Stage {
   const coats = before.coats + 1
-  const coat = coatAsFilm(inputs, { product, ...step })
+  const coat = coatAsFilm(inputs, { product, ...step }, before.stack.at(-1)?.product.id)
   if (!coat) return { ...before, coats }
   const begins = mends && !before.stack.some(one => one.mends === mends)
   const spot = begins ? noFilm : before.spot

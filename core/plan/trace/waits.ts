@@ -1,4 +1,4 @@
-import { latestIn, waitIn, type Climate } from '../../climate'
+import { latestIn, waitIn, type Climate, type WaitWays } from '../../climate'
 import { given, type Figure, type Source } from '../../figures'
 import type { WaitPurpose } from '../../shelf'
 import { gateSince, type Plan, type Step, type StepId } from '../model'
@@ -21,10 +21,13 @@ const RESTS: Source = { mark: 'model', note: 'starting value; the label stands a
  */
 export function stepWaits(plan: Plan, step: Step, climate: Climate, leftOut?: ReadonlySet<StepId>): StepWait[] {
   const { gate } = step
-  return gate ? gateSince(plan, step, leftOut).flatMap(since => waitAfter(since, gate.purpose, climate) ?? []) : []
+  return gate ? gateSince(plan, step, leftOut).flatMap(since => waitAfter(plan, since, gate.purpose, climate) ?? []) : []
 }
 
-function waitAfter(since: Step, purpose: WaitPurpose, climate: Climate): StepWait | undefined {
+/** Whether a finger tells when such a wait is over: of what cures for a day it does not. */
+export const isTouched = (purpose: WaitPurpose): boolean => purpose === 'next coat' || purpose === 'level'
+
+function waitAfter({ inputs }: Plan, since: Step, purpose: WaitPurpose, climate: Climate): StepWait | undefined {
   if (since.kind === 'set aside') return { since: since.id, length: given('left alone in the warm', since.seconds, 's', RESTS) }
   const product = 'product' in since ? since.product : null
   const label = product?.label?.[purpose]
@@ -34,11 +37,18 @@ function waitAfter(since: Step, purpose: WaitPurpose, climate: Climate): StepWai
   const quick = 'accelerated' in since && since.accelerated ? base.accelerated : undefined
   const name = `${product.name}, ${purpose}`
   const figure = given(`${name}${quick === undefined ? '' : ', with accelerator'}${said}`, quick ?? base.plain, 's', base.source)
-  const setsBy = product.setsBy ?? 'warmth'
+  const own = isTouched(purpose) ? inputs.waits?.[product.id] : undefined
+  const ways: WaitWays = {
+    setsBy: product.setsBy ?? 'warmth',
+    accelerated: quick !== undefined,
+    label: Boolean(label),
+    held: purpose === 'hand over',
+    ...(own === undefined ? {} : { own }),
+  }
   const latest = base.latest === undefined ? undefined : given(`${name}, at the latest${said}`, base.latest, 's', base.source)
   return {
     since: since.id,
-    length: waitIn(climate, figure, setsBy, `wait for ${purpose}`, { label: Boolean(label) }),
-    ...(latest ? { latest: latestIn(climate, latest, `latest for ${purpose}`) } : {}),
+    length: waitIn(climate, figure, `wait for ${purpose}`, ways),
+    ...(latest ? { latest: latestIn(climate, latest, `latest for ${purpose}`, ways) } : {}),
   }
 }

@@ -15,9 +15,6 @@ export default route('GET /api/bench', event => inWorkshop(event, async (knex) =
   return {
     seq,
     changed,
-    pens: pens.flatMap((pen) => {
-      const plan = plans.get(pen.id)
-      return plan ? [{ pen, plan, events: logs.get(pen.id) ?? [] }] : []
-    }),
+    pens: pens.map(pen => ({ pen, plan: plans.get(pen.id) ?? null, events: logs.get(pen.id) ?? [] })),
   }
 }))

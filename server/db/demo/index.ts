@@ -4,7 +4,7 @@ import { addDays, formatISO, nextSaturday } from 'date-fns'
 import type { Knex } from 'knex'
 import type { WorkshopEntry } from '../../../contract'
 import type { BenchEvent, Entry } from '../../../core/bench'
-import { gritOverhead, trace, type Plan } from '../../../core/plan'
+import { overheadOf, trace, type Plan } from '../../../core/plan'
 import { appendEvents } from '../append'
 import { createPen } from '../pens'
 import { readPlan } from '../plans'
@@ -108,12 +108,13 @@ function pastEvents(
   /** Looks take their time: by so many s all that comes after them is later. */
   let late = 0
   for (const [index, one] of steps.slice(0, last + 1).entries()) {
-    const { id: step, barrels, kind } = one.step
+    const { id: step, barrels } = one.step
     if (index === 0) enter(0, barrels, { kind: 'begin', payload: { step } })
-    if (kind === 'sand') {
-      const sanding = one.handsOn.value - gritOverhead.value
+    if (one.step.kind === 'sand') {
+      const look = overheadOf(plan.inputs, one.step.abrasive).value
+      const sanding = one.handsOn.value - look
       enter(one.ends + late, barrels, { kind: 'look', payload: { step, answer: 'not yet' } })
-      late += gritOverhead.value + MORE * sanding
+      late += look + MORE * sanding
     }
     enter(one.ends + late, barrels, { kind: 'done', payload: { step } })
     if (flaw?.atStep === step) {

@@ -8,6 +8,9 @@ import * as changes from './0006-changes'
 import * as lifetime from './0007-lifetime'
 import * as workshops from './0008-workshops'
 import * as planVersions from './0009-plan-versions'
+import * as asUsed from './0010-as-used'
+import * as learntAnew from './0011-learnt-anew'
+import * as countedOff from './0012-counted-off'
 
 interface Migration {
   name: string
@@ -25,6 +28,9 @@ const migrations: Migration[] = [
   { name: '0007-lifetime', ...lifetime },
   { name: '0008-workshops', ...workshops },
   { name: '0009-plan-versions', ...planVersions },
+  { name: '0010-as-used', ...asUsed },
+  { name: '0011-learnt-anew', ...learntAnew },
+  { name: '0012-counted-off', ...countedOff },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -78,7 +78,7 @@ const print = () => window.print()
             <td v-for="piece in traced.stick.pieces" :key="piece.barrel">{{ units.length(piece.length.value, 1) }}</td>
           </tr>
           <tr>
-            <th scope="row">Square, at least</th>
+            <th scope="row">Square, {{ units.length(traced.size.square.value, 1) }}; at least</th>
             <td v-for="one in traced.size.barrels" :key="one.barrel.id">
               {{ units.length(one.section.side.value, 1) }}, {{ units.length(one.section.overCorners, 1) }} over the corners
             </td>

@@ -16,6 +16,11 @@ const toast = useToast()
 const { pen, plan, planned, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
 const changing = ref(false)
+/** Fetched when it is opened first. */
+const changed = ref(false)
+watch(changing, () => {
+  changed.value = true
+}, { once: true })
 const sizing = useLocalStorage('oxlip-sizing-open', false)
 const laddering = useLocalStorage('oxlip-ladder-open', false)
 const finishing = useLocalStorage('oxlip-finish-open', false)
@@ -96,6 +101,8 @@ const shownFor = computed(() => {
   return one && plan.value && traced.value ? `after ${stepWords(plan.value, one, workshop.units, traced.value).title}` : 'at the end'
 })
 
+/** Whether it is asked why the pen leaves the bench. */
+const leaving = ref(false)
 async function planAgain() {
   try {
     await store.planAgain()
@@ -116,22 +123,28 @@ async function planAgain() {
       :shapes="plan.inputs.wishes.shapes" :ends="traced.ends" :measured="measured" :defects="state.defects" live size="head"
       :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with the diameters to turn to`" @turn="turn"
     />
+    <p class="quiet figures">
+      {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
+      <span v-if="draft" role="status">· not kept yet</span>
+    </p>
     <div class="under">
-      <p class="made quiet figures">
-        {{ plan.inputs.fitting.name }} · {{ plan.inputs.material.name }} · {{ plan.inputs.method.name }} · plan {{ pen.planVersion }}
+      <p class="made">
         <button type="button" class="key small" @click="changing = true">Change</button>
         <button type="button" class="key small" :aria-expanded="sizing" @click="sizing = !sizing">Shape and size</button>
         <button type="button" class="key small" :aria-expanded="laddering" @click="laddering = !laddering">Sanding ladder</button>
         <button type="button" class="key small" :aria-expanded="finishing" @click="finishing = !finishing">Finish</button>
-        <span v-if="draft" role="status">not kept yet</span>
+        <button v-if="!state.away" type="button" class="key small" :aria-expanded="leaving" @click="leaving = !leaving">
+          Off the bench
+        </button>
+        <NuxtLink class="key small" :to="`/pens/new?like=${pen.id}`">Another like it</NuxtLink>
       </p>
-      <NuxtLink class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`">
+      <NuxtLink
+        v-if="!state.away" class="key go" :class="{ next: !state.finished }" :to="`/pens/${pen.id}/${state.finished ? 'record' : 'work'}`"
+      >
         {{ state.finished ? 'Read the record' : state.begun ? 'Go on at the bench' : 'Begin at the bench' }}
       </NuxtLink>
     </div>
-    <PlanSize v-if="sizing" ref="size" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
-    <PlanLadder v-if="laddering" v-model="draft" :plan="plan" :traced="traced" :pen="pen.id" :started="state.begun" @keep="keepSize" />
-    <PlanFinish v-if="finishing" v-model="draft" :plan="plan" :traced="traced" :started="state.begun" @keep="keepSize" @use="use" />
+    <PenAway v-model:open="leaving" :state="state" />
     <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">
@@ -149,20 +162,30 @@ async function planAgain() {
           :chosen="chosen" @choose="chosen = $event"
         />
       </section>
-      <section class="side" aria-labelledby="surface">
-        <div class="beside"><h2 id="surface">What happens at the surface</h2></div>
-        <PlanSurface
-          v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null"
-          @choose="chosen = $event"
-        />
-        <PlanTotals v-memo="drawn" :traced="traced" :begun="state.begun" />
-        <div class="beside"><h2>Build section <span class="quiet after">{{ shownFor }}</span></h2></div>
-        <BuildSection
-          v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour"
-        />
-      </section>
+      <div class="right" :class="{ still: !sizing && !laddering && !finishing }">
+        <div v-if="sizing || laddering || finishing" class="panels">
+          <PlanSize v-if="sizing" ref="size" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
+          <PlanLadder
+            v-if="laddering" v-model="draft" :plan="plan" :traced="traced" :pen="pen.id" :started="state.begun" @keep="keepSize"
+          />
+          <LazyPlanFilmLadder v-if="laddering" v-model="draft" :plan="plan" :traced="traced" @keep="keepSize" />
+          <PlanFinish v-if="finishing" v-model="draft" :plan="plan" :traced="traced" :started="state.begun" @keep="keepSize" @use="use" />
+        </div>
+        <section class="side" aria-labelledby="surface">
+          <h2 id="surface">What happens at the surface</h2>
+          <PlanSurface
+            v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null"
+            @choose="chosen = $event"
+          />
+          <PlanTotals :traced="traced" :begun="state.begun" :board="{ state, traced }" />
+          <h2>Build section <span class="quiet after">{{ shownFor }}</span></h2>
+          <BuildSection
+            v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour"
+          />
+        </section>
+      </div>
     </div>
-    <PenChange v-model:open="changing" :pen="pen" :begun="state.begun" />
+    <LazyPenChange v-if="changed" v-model:open="changing" :pen="pen" :begun="state.begun" />
   </div>
 </template>
 
@@ -170,17 +193,22 @@ async function planAgain() {
 .plan { display: grid; gap: 0.7rem; }
 .under { display: flex; align-items: center; gap: 0.3rem 2rem; }
 .go { margin-left: auto; flex: none; }
-.made { flex: 1 1 auto; min-width: 0; display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.5rem; font-size: 0.95rem; }
+.made { flex: 1 1 auto; min-width: 0; display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 0.5rem; }
 .small { padding: 0.2rem 0.65rem; min-height: 36px; border-width: 1px; }
 .again { display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; justify-content: space-between; padding: 0.7rem 1rem; }
 .halves { display: grid; grid-template-columns: minmax(0, 14fr) minmax(0, 16fr); gap: 1.5rem; align-items: start; }
 .after { font: 400 1rem var(--font-sans); letter-spacing: 0; }
 .halves h2 { margin-bottom: 0.5rem; }
-.side { position: sticky; top: 0.75rem; display: grid; gap: 0.8rem; justify-items: start; }
+.right, .panels { display: grid; gap: 0.8rem; min-width: 0; }
+.panels { container: panels / inline-size; }
+/* While nothing is being changed, what happens at the surface stays in sight beside its steps. */
+.right.still { position: sticky; top: 0.75rem; }
+.side { display: grid; gap: 0.8rem; justify-items: start; min-width: 0; }
 .side > :nth-child(2) { width: 100%; }
 @media (max-width: 640px) { .under { flex-wrap: wrap; } }
 @media (max-width: 1100px) {
   .halves { grid-template-columns: minmax(0, 1fr); }
-  .side { position: static; order: -1; }
+  .right { order: -1; }
+  .right.still { position: static; }
 }
 </style>

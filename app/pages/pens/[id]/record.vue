@@ -4,20 +4,18 @@ import { nth } from '#core/sure'
 import { format } from 'date-fns'
 import { record, type BenchEvent, type DefectState } from '#core/bench'
 import { barrelNames } from '#core/barrel'
-import { checksFor, stepWords, waitWords } from '#core/plan'
+import { checksFor, stepWords } from '#core/plan'
 import { formatSpan } from '#core/format'
-import { parseSpan, UnitError } from '#core/units'
 import { causes, defects as catalogue } from '#reference'
 
 const store = usePen()
-const { pen, plan, board, traced, state, elsewhere, measured } = storeToRefs(store)
+const { pen, plan, planned, board, traced, state, elsewhere, air, measured } = storeToRefs(store)
 const stock = useStock()
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
-const workshop = useWorkshop()
-const { units } = storeToRefs(workshop)
+const { units } = storeToRefs(useWorkshop())
 const { now } = useClock()
 
-const told = computed(() => board.value && record(board.value.state, board.value.traced, workshop.air, elsewhere.value))
+const told = computed(() => board.value && record(board.value.state, board.value.traced, air.value, elsewhere.value))
 const rows = computed(() => {
   if (!told.value || !board.value) return []
   const { state: { plan }, traced } = board.value
@@ -29,7 +27,7 @@ const waits = computed(() => {
   const kept = rows.value.flatMap(({ row }) => (row.wait ? [row.wait] : []))
   return { all: kept.length, short: kept.filter(wait => wait.shortBy > 0).length }
 })
-const planned = computed(() => rows.value.reduce((sum, { row }) => sum + (row.status === 'done' ? row.planned : 0), 0))
+const plannedTime = computed(() => rows.value.reduce((sum, { row }) => sum + (row.status === 'done' ? row.planned : 0), 0))
 const takenBack = computed(() => state.value?.log.filter(entry => !entry.inForce && entry.event.kind !== 'undo') ?? [])
 const failed = computed(() => {
   const noes = (told.value?.checks ?? []).filter(one => one.answer === 'no')
@@ -41,32 +39,9 @@ function askOf({ step: id, check }: { step: string, check: string }): string {
   const step = plan.steps.find(each => each.id === id)
   return (step && checksFor(plan, step, traced, units.value).find(one => one.id === check)?.ask) ?? check
 }
-/** A time that was measured wrong is put right here; what was measured stays in the log. */
-const editing = ref<string>()
-const typed = ref('')
-const fault = ref('')
-function edit(step: string, seconds: number) {
-  editing.value = step
-  typed.value = formatSpan(seconds)
-  fault.value = ''
-}
-function putRight(step: string) {
-  try {
-    const seconds = parseSpan(typed.value)
-    if (seconds > 86_400) throw new UnitError('Should be a day or less.')
-    store.enter({ kind: 'time', payload: { step, seconds } })
-    editing.value = undefined
-  } catch (error) {
-    if (!(error instanceof UnitError)) throw error
-    fault.value = error.message
-  }
-}
-function asMeasured(step: string) {
-  store.enter({ kind: 'time', payload: { step, seconds: null } })
-  editing.value = undefined
-}
 const photos = usePhotos()
-const UNTIMED = 'No time was measured: there was a pause, or nothing to measure from. The planned time is counted. Press to put it right.'
+/** Whether the whole log was asked for. */
+const logged = ref(false)
 /** What an entry that was taken back was about. */
 function aboutOf(event: BenchEvent): string {
   if (event.kind === 'defect') return nameOf(event.payload.kind)
@@ -105,7 +80,7 @@ const stepTitle = (id: string) =>
     <template v-else>
       <div class="over">
         <dl class="sums">
-          <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(planned) }} planned</dt></div>
+          <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(plannedTime) }} planned</dt></div>
           <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
           <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
           <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
@@ -116,54 +91,12 @@ const stepTitle = (id: string) =>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>
       </div>
-      <div class="scrolls sheet">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Step</th>
-              <th scope="col">When</th>
-              <th scope="col" class="right">Hands on</th>
-              <th scope="col" class="right">Planned</th>
-              <th scope="col">Wait before it</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="{ row, words } in rows" :key="row.step.id" :class="row.status">
-              <th scope="row">{{ words.title }}</th>
-              <td>{{ row.at ? clockTime(row.at, now) : '' }}</td>
-              <td class="right time">
-                <template v-if="row.status === 'skipped'">left out</template>
-                <form v-else-if="editing === row.step.id" novalidate @submit.prevent="putRight(row.step.id)">
-                  <UInput v-model="typed" size="md" :aria-label="`Hands on, ${words.title}`" autofocus @keydown.esc="editing = undefined" />
-                  <button type="submit" class="say">Keep</button>
-                  <button v-if="row.timing === 'yours'" type="button" class="say" @click="asMeasured(row.step.id)">As measured</button>
-                  <span v-if="fault" class="harm" role="alert">{{ fault }}</span>
-                </form>
-                <template v-else>
-                  <button
-                    type="button" class="say"
-                    :title="row.timing === 'planned' ? UNTIMED : 'Press to put it right'"
-                    @click="edit(row.step.id, row.handsOn!)"
-                  >
-                    {{ formatSpan(row.handsOn!) }}
-                  </button>
-                  <span v-if="row.pause" class="quiet"> planned, paused {{ formatSpan(row.pause) }}</span>
-                  <span v-else-if="row.timing === 'planned'" class="quiet"> planned</span>
-                  <span v-else-if="row.timing === 'yours'" class="quiet"> yours</span>
-                </template>
-              </td>
-              <td class="right quiet">{{ formatSpan(row.planned) }}</td>
-              <td>
-                <template v-if="row.wait">
-                  {{ formatSpan(row.wait.seconds) }}, {{ waitWords[row.wait.purpose] }}:
-                  <span v-if="row.wait.shortBy" class="harm">◆ cut short by {{ formatSpan(row.wait.shortBy) }}</span>
-                  <span v-else class="kept">kept</span>
-                </template>
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" :name-of="nameOf" />
+      <RecordSurface v-if="planned && traced" :planned="planned" :state="state" :traced="traced" />
+      <section aria-labelledby="table">
+        <h2 id="table">Step by step</h2>
+        <RecordTable :rows="rows" />
+      </section>
       <section v-if="told.defects.length" aria-labelledby="defects">
         <h2 id="defects">Defects</h2>
         <ul>
@@ -198,6 +131,10 @@ const stepTitle = (id: string) =>
           </li>
         </ul>
       </section>
+      <details class="all" @toggle="logged = true">
+        <summary class="opens">Put something right: a time, a pen, something forgotten</summary>
+        <LazyPenLog v-if="logged" />
+      </details>
       <section v-if="takenBack.length" aria-labelledby="back">
         <h2 id="back">Taken back</h2>
         <ul class="quiet">
@@ -222,27 +159,10 @@ const stepTitle = (id: string) =>
 .sums dd { font: 700 1.4rem var(--font-head); }
 .sums dt { order: 2; color: var(--ink-2); }
 .save { display: flex; gap: 0.6rem; margin-left: auto; }
-.scrolls { overflow-x: auto; }
-table { width: 100%; border-collapse: collapse; }
-th, td { padding: 0.5rem 0.9rem; text-align: left; vertical-align: baseline; }
-thead th { color: var(--ink-2); font-weight: 500; border-bottom: 1px solid var(--line); }
-tbody tr + tr { border-top: 1px solid var(--line); }
-.right { text-align: right; }
-.kept { color: var(--leaf); }
-.time form { display: flex; flex-wrap: wrap; gap: 0.4rem; justify-content: flex-end; max-width: 18rem; margin-left: auto; }
-.time form > :first-child { width: 7rem; }
-.say { min-height: 24px; text-decoration: underline dotted; text-underline-offset: 3px; cursor: pointer; }
 .shot { display: inline-block; height: 4rem; border-radius: 6px; vertical-align: middle; }
-.skipped th { text-decoration: line-through; color: var(--ink-2); }
 h2 { margin-bottom: 0.4rem; }
 .empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.25rem; }
 @media (max-width: 640px) {
   .save { margin-left: 0; }
-  thead { display: none; }
-  tr { display: grid; grid-template-columns: 1fr auto; padding: 0.4rem 0; }
-  th, td { padding: 0.1rem 0.9rem; }
-  td:nth-child(4) { display: none; }
-  td:nth-child(3) { text-align: left; }
-  td:nth-child(5) { grid-column: 1 / -1; }
 }
 </style>

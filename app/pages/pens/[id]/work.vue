@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useWakeLock } from '@vueuse/core'
-import { checksFor, type DiameterReading } from '#core/plan'
+import { useStorage, useWakeLock } from '@vueuse/core'
+import { checksFor, isTouched, type CheckAct, type DiameterReading } from '#core/plan'
 
 definePageMeta({ layout: 'work' })
 const store = usePen()
@@ -11,7 +11,7 @@ const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 const { now } = useClock()
 const { bands, next: nextOne, why } = useBench()
-const { next, words, place, caution, wait, doneKey, done, coat, skip, takeBack, putBack } = useWork()
+const { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, remark, skip, takeBack, putBack } = useWork()
 const { quiet, ended } = useAlarms()
 const { noting, judging, open, mends, mending, note, settle, mend, answerWhy, judge, photograph } = useNoting()
 
@@ -46,9 +46,11 @@ const checks = computed(() =>
 function answer(check: string, said: 'yes' | 'no') {
   if (!next.value) return
   store.enter({ kind: 'check', payload: { step: next.value.step.id, check, answer: said } }, next.value.step.barrels)
-  const tells = said === 'no' && checks.value.find(one => one.id === check)?.defects
-  if (tells) noting.value = tells
+  const asked = said === 'no' ? checks.value.find(one => one.id === check) : undefined
+  if (asked?.defects && !asked.acts) noting.value = asked.defects
 }
+/** What is done about a no there and then. */
+const act = (one: CheckAct) => ('wait' in one ? waitLonger(one.wait) : doneBeside(one.work, one.with))
 
 /** Steps at whose end diameters are measured as a matter of course; elsewhere a key opens it. */
 const measuring = ref(false)
@@ -67,10 +69,20 @@ const lastOff = computed(() => {
 })
 
 /** What stands beside the next action: things to look at and to measure. */
-const beside = computed(() => checks.value.length > 0 || measures.value || (next.value && ['sand', 'level'].includes(next.value.step.kind)))
+const beside = computed(() =>
+  checks.value.length > 0 || measures.value || (next.value && ['sand', 'level', 'assemble'].includes(next.value.step.kind)))
 function look(said: 'not yet' | 'cannot tell') {
   if (next.value?.step.kind === 'sand')
     store.enter({ kind: 'look', payload: { step: next.value.step.id, answer: said } }, next.value.step.barrels)
+}
+/** A finger on a coat that waits: it waits no longer, or a while more. */
+function touch(felt: 'tacky' | 'hard') {
+  const step = next.value?.step
+  if (step && wait.value && isTouched(wait.value.purpose)) store.enter({ kind: 'touch', payload: { step: step.id, felt } }, step.barrels)
+}
+/** The paper is on: optional, never asked for. */
+function paperOn() {
+  if (next.value) store.enter({ kind: 'begin', payload: { step: next.value.step.id } }, next.value.step.barrels)
 }
 function measure(reading: DiameterReading) {
   store.enter({ kind: 'measure', payload: reading }, [reading.barrel])
@@ -92,7 +104,26 @@ async function reading(mm: number) {
   aside.value?.take(mm)
 }
 
+/** Read from two metres: everything but the next thing to do is turned off. */
+const far = useStorage('oxlip-far', false)
+/** The sheet of what was done beside the plan. */
+const elseOpen = ref(false)
+watch(() => pen.value?.id, () => {
+  elseOpen.value = false
+})
+function besides(act: () => void) {
+  act()
+  elseOpen.value = false
+}
+/** Nothing else is asked on the screen, so that keys mean the next thing to do. */
+const plain = computed(() => !noting.value && !mending.value && !elseOpen.value)
+const afar = computed(() => far.value && plain.value && !state.value?.away && Boolean(next.value))
 const help = ref(false)
+/** Fetched when it is asked for first. */
+const helped = ref(false)
+watch(help, () => {
+  helped.value = true
+}, { once: true })
 function goTo(id: string | undefined) {
   if (id && id !== pen.value?.id) void navigateTo(`/pens/${id}/work`, { replace: true })
 }
@@ -102,12 +133,17 @@ const { speed } = useAtTheLathe(
     pedal: done,
     key: figure => (figure === '0' ? goTo(nextOne.value?.pen) : goTo(boards.inWork[Number(figure) - 1]?.pen.id)),
   },
-  () => !noting.value && !mending.value,
+  () => plain.value && !state.value?.away,
 )
 useWorkKeys(
   {
     'n': () => look('not yet'),
     't': () => look('cannot tell'),
+    'h': () => touch('hard'),
+    'k': () => touch('tacky'),
+    'e': () => {
+      elseOpen.value = true
+    },
     'm': () => {
       measuring.value = !measuring.value
     },
@@ -119,6 +155,9 @@ useWorkKeys(
     'z': takeBack,
     'y': putBack,
     'x': skip,
+    'f': () => {
+      far.value = !far.value
+    },
     'q': () => {
       quiet.value = !quiet.value
     },
@@ -126,30 +165,49 @@ useWorkKeys(
       help.value = true
     },
   },
-  () => !noting.value && !mending.value,
+  () => plain.value && !state.value?.away,
+  {
+    ' ': () => {
+      far.value = !far.value
+    },
+  },
 )
 </script>
 
 <template>
   <div v-if="pen && plan && traced && state" class="work figures">
-    <WorkHead v-model:quiet="quiet" :pen="pen" :plan="plan" :state="state" :measured="measured" @help="help = true" />
-
-    <WorkPens
-      v-if="!noting && !mending" :here="pen.id" :boards="boards.inWork" :next="nextOne?.pen" :why="why" :ended="ended" :away="elsewhere"
+    <WorkHead
+      v-if="!afar" v-model:quiet="quiet" :pen="pen" :plan="plan" :state="state" :measured="measured" @help="help = true"
+      @far="far = true"
     />
 
-    <WorkDefect v-if="noting" :plan="plan" :step="next?.step.id ?? null" :looks="noting" @note="note" @close="noting = undefined" />
+    <WorkPens
+      v-if="plain && !afar" :here="pen.id" :boards="boards.inWork" :next="nextOne?.pen" :why="why" :ended="ended" :away="elsewhere"
+    />
 
-    <WorkMend
+    <LazyWorkDefect v-if="noting" :plan="plan" :step="next?.step.id ?? null" :looks="noting" @note="note" @close="noting = undefined" />
+
+    <LazyWorkMend
       v-else-if="mending" :key="mending.id" :defect="mending" @choose="mend" @leave="settle(mending, 'left')"
       @later="judging = undefined" @answer="answerWhy" @judge="judge" @photo="photograph" @back="takeBack"
     />
 
+    <LazyPenAway v-else-if="state.away" :state="state" />
+    <LazyWorkExtra
+      v-else-if="elseOpen" :plan="plan" :traced="traced" :state="state"
+      @beside="(work, what, item) => besides(() => doneBeside(work, what, item))"
+      @wait="besides(() => waitLonger($event))" @remark="besides(() => remark($event))" @close="elseOpen = false"
+    />
+    <WorkFar v-else-if="afar && words" :words="words" :place="place" :wait="wait" />
     <section v-else-if="next && words" class="next" :class="{ looking: beside }" aria-live="polite">
-      <WorkSay :next="next" :words="words" :wait="wait" :place="place" :off="lastOff" :speed="speed" />
+      <WorkSay
+        :next="next" :words="words" :wait="wait" :place="place" :off="lastOff" :speed="speed" :touches="state.held.touches"
+        @touch="touch"
+      />
       <WorkBeside
         v-if="beside" ref="aside" :pen="pen" :plan="plan" :traced="traced" :state="state" :next="next" :checks="checks"
-        :measuring="measures" @look="look" @measure="measure" @answer="answer"
+        :measuring="measures" @look="look" @on="paperOn" @measure="measure" @answer="answer"
+        @wrong="noting = $event" @act="act"
       />
       <WorkFilmStack
         v-else-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state"
@@ -164,26 +222,29 @@ useWorkKeys(
       </WorkWords>
     </section>
 
-    <template v-if="!noting && !mending">
-      <WorkDefects :open="open" :mends="mends" @judge="judging = $event" @settle="settle" />
+    <template v-if="plain">
+      <WorkDefects v-if="!afar" :open="open" :mends="mends" @judge="judging = $event" @settle="settle" />
       <WorkKeys
-        v-if="next" :done="doneKey" :away="elsewhere" :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null"
-        :can-skip="next !== undefined" @done="done" @coat="coat" @wrong="noting = []" @measure="measuring = !measuring" @back="takeBack"
+        v-if="next && !state.away" v-model:far="far" :done="doneKey" :away="elsewhere"
+        :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null"
+        :can-skip="next !== undefined" @done="done" @coat="coat" @wrong="noting = []" @else="elseOpen = true"
+        @measure="measuring = !measuring" @back="takeBack"
         @forth="putBack" @skip="skip"
       />
-      <div v-else class="over">
+      <div v-else-if="!state.away" class="over">
         <button type="button" class="key" @click="noting = []">Something is wrong</button>
+        <button type="button" class="key" @click="elseOpen = true">Something else</button>
         <button v-if="state.takeBack.length" type="button" class="key" @click="takeBack">Take the last entry back</button>
       </div>
-      <details v-if="caution && next" :key="caution.id" class="caution">
+      <details v-if="caution && next && !state.away" :key="caution.id" class="caution">
         <summary class="harm">◆ {{ caution.short }}</summary>
         <p class="quiet">{{ caution.more }}</p>
       </details>
     </template>
-    <BenchClockLine v-if="everybody.length && !noting && !mending" :bands="everybody" tight />
-    <WorkHelp v-model:open="help" v-model:quiet="quiet" />
+    <BenchClockLine v-if="everybody.length && plain && !afar" :bands="everybody" tight />
+    <LazyWorkHelp v-if="helped" v-model:open="help" v-model:quiet="quiet" />
     <div v-if="ended.length" class="flash" role="status"><span>{{ ended.join(', ') }} ready</span></div>
-    <p v-if="lastEntry" class="quiet last">Last entry {{ clockTime(lastEntry.at, now) }}, {{ lastEntry.device }}</p>
+    <p v-if="lastEntry && !afar" class="quiet last">Last entry {{ clockTime(lastEntry.at, now) }}, {{ lastEntry.device }}</p>
   </div>
 </template>
 
@@ -219,6 +280,7 @@ section.next.looking { grid-template-columns: minmax(0, 1fr) minmax(0, 33rem); a
 }
 @keyframes ends { from { border-color: transparent; } }
 @media (max-width: 900px) { section.next.looking { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 640px) { .work { padding-bottom: 5.5rem; } }
 @media (max-width: 820px) {
   section.next, section.next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; }
 }

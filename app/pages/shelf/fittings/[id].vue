@@ -227,6 +227,7 @@ const bushingItems = [
     <div class="end">
       <button type="submit" class="key next">{{ id ? 'Keep' : 'Put it on the shelf' }}</button>
       <NuxtLink class="key" to="/shelf/fittings">Leave it</NuxtLink>
+      <NuxtLink v-if="route.params.id !== 'new'" class="key" :to="`/shelf/stick/${String(route.params.id)}`">Story stick</NuxtLink>
       <button v-if="id" type="button" class="key drop" @click="drop">Take it off the shelf</button>
     </div>
   </form>

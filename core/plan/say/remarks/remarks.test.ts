@@ -75,7 +75,7 @@ it('says when a jump had to be lifted, and between which', () => {
     ...planFor().inputs.shelf,
     abrasives: planFor().inputs.shelf.abrasives.filter(row => ['P-220', 'P-600'].includes(row.id) || row.scale === 'pad'),
   }
-  expect(says(of({ shelf: gappy }))).toMatch(/jump of 2\.\d/)
+  expect(says(of({ shelf: gappy }))).toMatch(/keeps to jumps of 2: the smallest it can keep is 2\.64, to P600/)
 })
 
 it.each(['ca-thin-first', 'spray-lacquer', 'hard-wax'])('says that a film is too thin exactly where it is, and what helps: %s', (id) => {

@@ -1,7 +1,7 @@
 import { unitWords, type UnitWords } from '../../../units'
 import type { Plan } from '../../model'
 import type { PlanTrace } from '../../trace'
-import { airNotes, materialNotes } from './material'
+import { airNotes, materialNotes, waitNotes } from './material'
 import type { Remark } from './remark'
 import { bottleGaps, shelfGaps } from './shelf'
 import { sizeGaps } from './size'
@@ -19,5 +19,6 @@ export function remarks(plan: Plan, traced: PlanTrace, units: UnitWords = unitWo
     ...sizeGaps(plan, traced, units),
     ...materialNotes(plan),
     ...airNotes(plan),
+    ...waitNotes(traced),
   ].sort((a, b) => Number(a.weight === 'note') - Number(b.weight === 'note'))
 }

@@ -18,6 +18,6 @@ export const assembly: Writers<'ends' | 'assemble' | 'check'> = {
     title: 'Check and hand over',
     done: 'Handed over',
     how: 'Flush at every joint, refill out and back, no scratch, clip tight',
-    why: `${material.name} leaves the shop ${step.gate ? 'with its finish fully cured' : 'as it is: nothing has to cure'}`,
+    why: step.gate ? `${material.name}: the finish has cured to the full` : `${material.name}: bare, nothing has to cure`,
   }),
 }

@@ -1,6 +1,6 @@
 import type { Applicator } from '../../../film'
 import { isCa, type CaRole, type CoatRole } from '../../../shelf'
-import { isKind, stepsBefore, stripsAll, type CoatStep, type Plan, type Step } from '../../model'
+import { isKind, stepsBefore, stripsAll, wipedOff, type CoatStep, type Plan, type Step } from '../../model'
 import type { Words } from './writer'
 
 const WITH: Record<Applicator, string> = { foam: 'closed-cell foam', towel: 'paper towel', spray: 'spray', stick: 'the stick' }
@@ -42,7 +42,8 @@ export function coatPlaceOf(plan: Plan, step: CoatStep): { number: number, of: n
   const stripped = (one: Step) => stepsBefore(plan, one).filter(stripsAll).length
   const isTogether = (one: CoatStep) =>
     one.apart === step.apart && (step.apart ? one.mend === step.mend : stripped(one) === stripped(step))
-  const together = plan.steps.filter(isKind('coat')).filter(isTogether)
+  const off = wipedOff(plan.steps)
+  const together = plan.steps.filter(isKind('coat')).filter(one => isTogether(one) && (one.id === step.id || !off.has(one.id)))
   return { number: together.findIndex(one => one.id === step.id) + 1, of: together.length }
 }
 
@@ -51,6 +52,12 @@ export function coatPlace(plan: Plan, step: Step): string {
   if (step.kind !== 'coat') return ''
   const { number, of } = coatPlaceOf(plan, step)
   return `coat ${number} of ${of}`
+}
+
+/** Coats of one product after one another: “Thin CA, coats 3 to 7”. */
+export function coatsTitle(plan: Plan, first: CoatStep, last: CoatStep): string {
+  const [from, to] = [coatPlaceOf(plan, first).number, coatPlaceOf(plan, last).number]
+  return `${first.product.name}, coats ${from} ${to === from + 1 ? 'and' : 'to'} ${to}`
 }
 
 /** The words of one coat. */

@@ -12,7 +12,7 @@ const CLEAN: Record<CleanHow, { title: string, how: string }> = {
 }
 
 /** From the cleaning to the last polish, without what is sanded. */
-export const finishing: Writers<'try' | 'clean' | 'coat' | 'buff' | 'wipe off' | 'polish'> = {
+export const finishing: Writers<'try' | 'clean' | 'coat' | 'buff' | 'wipe off' | 'take off' | 'polish'> = {
   'try': ({ product }) => ({
     title: `Try ${within(product.name)} on an offcut`,
     done: 'Nothing crazed',
@@ -32,6 +32,12 @@ export const finishing: Writers<'try' | 'clean' | 'coat' | 'buff' | 'wipe off' |
     done: 'Wiped off',
     how: 'All that has not soaked in, with clean towel, until it drags',
     why: 'Left too long it turns sticky and stays so',
+  }),
+  'take off': ({ product }) => ({
+    title: `${product.name}: wipe the coat off`,
+    done: 'Wiped off',
+    how: 'Lathe off, clean towel, along the barrel, while it is wet',
+    why: 'What has set already must be levelled',
   }),
   'polish': ({ product }, { plan: { inputs: { method } } }) => ({
     title: product.name,

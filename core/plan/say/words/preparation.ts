@@ -15,7 +15,7 @@ const again = (step: Step, words: Words): Words => {
 export const preparation: Writers<'parts' | 'cut' | 'drill' | 'dry' | 'tube' | 'square' | 'turn'> = {
   parts: (_, { plan }) => ({
     title: 'Check the parts',
-    done: 'All there',
+    done: 'Parts there',
     how: `${plan.inputs.fitting.name}: every part, its bushings, its bit`,
     why: 'What is missing now stops the pen at the press',
   }),

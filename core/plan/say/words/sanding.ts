@@ -1,18 +1,18 @@
 import { abrasiveName } from '../../../abrasives'
 import { decimal, micrometres } from '../../../format'
 import { hasFilm } from '../../../method'
-import { grainOf, sandsWet } from '../../../shelf'
-import { isGrit, sandSpeed } from '../../model'
+import { grainOf, isPad, isSoft, sandsWet } from '../../../shelf'
+import { isGrit, sandSpeed, type Step } from '../../model'
 import { riskWords } from './chance'
 import type { Scene, Writers } from './writer'
 
 /** Everything that is done with an abrasive, and the soft wood before it. */
-export const sanding: Writers<'harden' | 'sand' | 'cut back' | 'level' | 'smooth'> = {
-  'harden': ({ product }) => ({
+export const sanding: Writers<'harden' | 'sand' | 'burnish' | 'cut back' | 'level' | 'smooth'> = {
+  'harden': ({ product }, { plan }) => ({
     title: `${product.name} to harden`,
     done: 'Soaked in',
     how: 'Let thin CA soak in all over; no accelerator',
-    why: 'Soft wood tears and dents under the paper',
+    why: isSoft(plan.inputs.material) ? 'Soft wood tears and dents under the paper' : 'It binds the fibres before the paper reaches them',
   }),
   'sand': ({ abrasive }, scene) => {
     const { inputs } = scene.plan
@@ -27,6 +27,12 @@ export const sanding: Writers<'harden' | 'sand' | 'cut back' | 'level' | 'smooth
       why: gritWhy(scene),
     }
   },
+  'burnish': () => ({
+    title: 'Burnish with shavings',
+    done: 'Burnished',
+    how: 'Lathe running, a handful of its own dry shavings, firm, end to end',
+    why: 'It lays the fibres down and clears the dust',
+  }),
   'cut back': ({ abrasive }) => ({
     title: `Cut back with ${abrasiveName(abrasive)}`,
     done: 'Even and dull',
@@ -51,6 +57,13 @@ export const sanding: Writers<'harden' | 'sand' | 'cut back' | 'level' | 'smooth
   }),
 }
 
+/** More than one piece: fresh ones, fresh ones after the one in hand, or a pad that is rinsed. */
+function piecesIn(step: Step, pieces: number): string[] {
+  if (pieces <= 1 || !isGrit(step)) return []
+  if (isPad(step.abrasive)) return [pieces === 2 ? 'rinsed once' : 'rinsed twice']
+  return [step.abrasive.worn ? `the piece in hand, then ${pieces - 1} fresh` : `${pieces} fresh pieces`]
+}
+
 /** What a grit does, and why nothing of it is seen in the end. */
 function gritWhy({ traced: { step, grit }, plan }: Scene): string {
   if (!grit) return ''
@@ -61,6 +74,6 @@ function gritWhy({ traced: { step, grit }, plan }: Scene): string {
     `${micrometres(grit.grain.value)} µm grain`,
     grit.jump ? `jump ${decimal(grit.jump, 1)}` : 'takes the tool marks out',
     `leaves ${micrometres(grit.leaves.value)} µm${isLast ? `: ${hidden}` : ''}`,
-    ...(grit.pieces > 1 ? [`${grit.pieces} fresh pieces`] : []),
+    ...piecesIn(step, grit.pieces),
   ].join(' · ')
 }

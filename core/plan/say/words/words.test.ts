@@ -37,17 +37,17 @@ it.each<[string, Plan, string, [title: string, how: string, why: string, done: s
     'Drill 7.0 mm', '400 to 500 rev/min, 5 bites of 12 mm, clear the bit after each',
     'From the middle cut outwards: there the bit has wandered least', 'Drilled',
   ]],
-  ['a film', one, 'turn', ['Turn to size', '10.10 mm · 11.40 mm', 'skew; ends flush with the metal', 'At size']],
+  ['a film', one, 'turn', ['Turn to size', '10.06 mm · 11.36 mm', 'skew; ends 0.04 mm under the metal', 'At size']],
   ['no film', plan('apple', 'click-8', 'hard-wax'), 'turn', [
-    'Turn to size', '10.22 mm · 11.52 mm', 'skew; ends 0.12 mm proud of the metal', 'At size',
+    'Turn to size', '10.19 mm · 11.49 mm', 'skew; ends 0.09 mm proud of the metal', 'At size',
   ]],
   ['the last grit on wood', one, 'sand.P-600', [
     'P600', '1000 rev/min, dry, keep moving; stop, with-grain pass, wipe, look',
     '26 µm grain · jump 1.8 · leaves 7.7 µm: the film hides it', 'Scratches gone',
   ]],
-  ['not the last, on resin', bare, 'sand.P-600', [
-    'P600', '1000 rev/min, wet, light hand; stop, along the barrel, wipe off the white residue, look',
-    '26 µm grain · jump 1.8 · leaves 3.9 µm', 'Scratches gone',
+  ['not the last, on resin', bare, 'sand.P-800', [
+    'P800', '1000 rev/min, wet, light hand; stop, along the barrel, wipe off the white residue, look',
+    '22 µm grain · jump 1.6 · leaves 3.3 µm', 'Scratches gone',
   ]],
   ['wood', one, 'clean', [
     'Blow off, no wipe', 'Blow or vacuum the dust off, pores too', 'Dust under a coat shows as white dots', 'Clean',
@@ -82,20 +82,21 @@ it.each<[string, Plan, string, [title: string, how: string, why: string, done: s
   ]],
   ['in a stage', one, 'level', [
     'Level with P800', 'Wet, 22 µm grain, lathe stopped, end to end, until no shiny spot is left',
-    'Takes 5.3 of 19 µm; hardly a risk of going through at the edges; colour on the paper means stop', 'No shiny spot left',
+    'Takes 5.7 of 27 µm; a risk of going through, 1 in 32 at the edges; colour on the paper means stop', 'No shiny spot left',
   ]],
-  ['not the last', one, 'smooth', [
-    'pad 1800', 'Wet, light hand, keep moving; wipe off the white residue', '15 µm grain · jump 1.5 · leaves 2.3 µm', 'Scratches gone',
+  ['a pad', one, 'smooth', [
+    'pad 1800', 'Wet, light hand, keep moving; wipe off the white residue',
+    '15 µm grain · jump 1.5 · leaves 1.1 µm: nothing left to see · rinsed once', 'Scratches gone',
   ]],
   ['a film', one, 'polish', ['Plastic polish', CLOTH, 'Takes the last haze off the film', 'Polished']],
   ['no film', bare, 'polish', ['Plastic polish', CLOTH, 'Takes the last haze off', 'Polished']],
   ['what cures', one, 'check', [
     'Check and hand over', 'Flush at every joint, refill out and back, no scratch, clip tight',
-    'Apple leaves the shop with its finish fully cured', 'Handed over',
+    'Apple: the finish has cured to the full', 'Handed over',
   ]],
   ['what does not', bare, 'check', [
     'Check and hand over', 'Flush at every joint, refill out and back, no scratch, clip tight',
-    'Green cast resin leaves the shop as it is: nothing has to cure', 'Handed over',
+    'Green cast resin: bare, nothing has to cure', 'Handed over',
   ]],
 ])('%s: %#', (_name, made, id, said) => {
   const { title, how, why, done } = wordsOf(made, id)
@@ -104,14 +105,21 @@ it.each<[string, Plan, string, [title: string, how: string, why: string, done: s
 
 it('the first grit takes the tool marks out; every grit says what it jumps and leaves; a worn-out piece is told', () => {
   const first = one.steps.find(step => step.kind === 'sand')!
-  expect(wordsOf(one, first.id).why).toMatch(/^\d+ µm grain · takes the tool marks out · leaves [\d.]+ µm( · \d fresh pieces)?$/)
+  expect(wordsOf(one, first.id).why).toMatch(/^\d+ µm grain · takes the tool marks out · leaves [\d.]+ µm$/)
   // Two papers far apart: the finer one wears out before the marks of the coarser are gone.
   const { abrasives, products } = without()
   const shelf = { products, abrasives: abrasives.filter(row => ['P-150', 'P-600'].includes(row.id) || row.scale === 'pad') }
   const rough = plan('apple', 'click-8', 'ca-thin-first', { shelf, wishes: { tool: 'gouge', film: 'gloss' } })
   const grits = trace(rough).steps.filter(one => one.grit && ['sand', 'smooth'].includes(one.step.kind))
   expect(grits.some(one => one.grit!.pieces > 1)).toBe(true)
-  for (const { step, grit } of grits) expect(/ · \d fresh pieces/.test(wordsOf(rough, step.id).why)).toBe(grit!.pieces > 1)
+  for (const { step, grit } of grits) {
+    const { why } = wordsOf(rough, step.id)
+    expect(/ · \d fresh pieces|rinsed (once|twice|\d times)/.test(why)).toBe(grit!.pieces > 1)
+    expect(/rinsed/.test(why)).toBe(grit!.pieces > 1 && step.id.includes('pad'))
+  }
+  const worn = { products, abrasives: shelf.abrasives.map(row => ({ ...row, worn: 0.5 })) }
+  const dull = plan('apple', 'click-8', 'ca-thin-first', { shelf: worn, wishes: { tool: 'gouge', film: 'gloss' } })
+  expect(wordsOf(dull, 'sand.P-150').why).toMatch(/the piece in hand, then \d fresh$/)
 })
 
 it('inches are written for whoever reads them', () => {

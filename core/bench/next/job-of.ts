@@ -1,8 +1,8 @@
-import { gateSince, type StepTrace } from '../plan'
-import type { Board } from './board'
-import type { Job, Piece } from './order'
-import { secondsBetween } from './pause'
-import { leftOut } from './replay'
+import { gateSince, type StepTrace } from '../../plan'
+import type { Board } from '../board'
+import type { Job, Piece } from './job'
+import { secondsBetween } from '../pause'
+import { leftOut } from '../replay'
 
 /** Waits longer than this end the evening's work on a pen, s. */
 const TONIGHT = 2 * 3600

@@ -1,0 +1,56 @@
+import { materialOf } from '#reference'
+import type { NewPen } from '#schemas'
+
+/** The wood that stands in the form above. */
+export const SAME = 'same'
+
+/** One of several pens that are started at once, where it differs from the others. */
+export interface SeveralRow {
+  /** Its witness mark. */
+  mark: string
+  /** Its name. */
+  name: string
+  /** Whether the name was typed for this one. */
+  own: boolean
+  /** `same`, or `blank …` or `material …` with an id. */
+  wood: string
+}
+
+/** Several pens out of one form: marks counted on, names by the pattern, each with its own wood where it has one. */
+export function useSeveral(form: Ref<NewPen>, count: Ref<number>) {
+  const stock = useStock()
+  const rows = ref<SeveralRow[]>([])
+
+  /** Marks that are free from the form’s own on. */
+  async function countOn() {
+    if (count.value < 2) return
+    const from = /^[A-Z]\d{1,3}$/.test(form.value.mark) ? { from: form.value.mark } : {}
+    const { all } = await api('GET /api/pens/mark', { query: { ...from, count: count.value } })
+    rows.value = Array.from({ length: count.value }, (_, index): SeveralRow => {
+      const before = rows.value[index]
+      return {
+        wood: SAME,
+        own: false,
+        ...before,
+        mark: all[index] ?? '',
+        name: before?.own ? before.name : numbered(form.value.name, index + 1),
+      }
+    })
+  }
+  watch([count, () => form.value.mark], () => void countOn().catch(() => undefined))
+  watch(() => form.value.name, (name) => {
+    rows.value.forEach((row, index) => {
+      if (!row.own) row.name = numbered(name, index + 1)
+    })
+  })
+
+  /** All of them, as they are sent. */
+  const pens = (): NewPen[] => rows.value.map(({ mark, name, wood }) => tidyPen({ ...form.value, mark, name, ...woodOf(wood) }))
+  function woodOf(wood: string): Partial<NewPen> {
+    const [kind, id = ''] = wood.split(' ')
+    if (kind === 'material') return { material: id as NewPen['material'], blank: null }
+    const blank = kind === 'blank' ? stock.blank(id) : undefined
+    return blank ? { blank: blank.id, material: materialOf(blank).id as NewPen['material'] } : {}
+  }
+  return { rows, pens }
+}

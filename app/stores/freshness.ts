@@ -1,0 +1,28 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowReactive } from 'vue'
+
+/** What the service worker marks answers with that it kept, since the server gave none in time. */
+export const KEPT_MARK = 'x-oxlip-kept'
+
+/** Whether what stands on the screen came from the server, or was kept in this browser from an earlier visit. */
+export const useFreshness = defineStore('freshness', () => {
+  /** So many answers were kept ones. */
+  const kept = ref(0)
+  const old = shallowReactive(new Set<symbol>())
+  return {
+    /** Counts up with every answer that was a kept one. */
+    kept,
+    /** Hears of an answer. */
+    hear: (headers: Headers) => {
+      if (headers.has(KEPT_MARK)) kept.value++
+    },
+    /** Says of something that was loaded whether it is old. */
+    set: (what: symbol, isOld: boolean) => {
+      if (isOld) old.add(what)
+      else old.delete(what)
+    },
+    isOld: (what: symbol) => old.has(what),
+    /** Whether anything on the screen is. */
+    stale: computed(() => old.size > 0),
+  }
+})

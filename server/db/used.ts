@@ -1,0 +1,45 @@
+import type { Knex } from 'knex'
+
+/** How many of each were used since they were counted, by their ids. */
+export type Used = ReadonlyMap<string, number>
+
+const asUsed = ({ rows }: { rows: { id: string, used: string }[] }): Used => new Map(rows.map(row => [row.id, Number(row.used)]))
+
+/**
+ * Sticks that pens were cut from since each kind was counted: also the one that a barrel was cut from again. No more are looked for than
+ * were counted.
+ */
+export const usedSticks = async (knex: Knex, ids: readonly string[]): Promise<Used> =>
+  asUsed(await knex.raw(`
+    select blanks.id, (
+      select count(*) from (
+        select from pens
+        join facts on facts.pen_id = pens.id and facts.kind = 'step' and facts.about = 'cut' and facts.at > blanks.counted_at
+        where pens.blank = blanks.id
+        limit blanks.count
+      ) as cut
+    ) as used
+    from blanks where blanks.id = any(?)`, [[...ids]]))
+
+/**
+ * Sets that pens have taken since each fitting was counted: from when its parts are looked through, or its tube goes in. A pen that was
+ * given up gives its set back while no tube is in. No more are looked for than were counted, however many pens there are.
+ */
+export const usedSets = async (knex: Knex, ids: readonly string[]): Promise<Used> =>
+  asUsed(await knex.raw(`
+    select fittings.id, (
+      select count(*) from (
+        select from pen_rows
+        join lateral (
+          select min(facts.at) as since, bool_or(facts.about = 'tube') as glued
+          from facts where facts.pen_id = pen_rows.pen_id and facts.kind = 'step' and facts.about in ('parts', 'tube')
+        ) as taken on taken.since > fittings.counted_at
+        where pen_rows.fitting = fittings.id and pen_rows.recent > fittings.counted_at
+          and (pen_rows.stage is distinct from 'given up' or taken.glued)
+        limit fittings.sets
+      ) as sets
+    ) as used
+    from fittings where fittings.id = any(?)`, [[...ids]]))
+
+/** What is left of a count. */
+export const leftOf = (counted: number, used: Used, id: string): number => Math.max(0, counted - (used.get(id) ?? 0))
