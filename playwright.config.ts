@@ -6,6 +6,8 @@ export default defineConfig({
   testDir: 'tests',
   testMatch: '**/*.spec.ts',
   workers: 2,
+  // A second try tells a journey that is broken from one that a busy machine tripped; which ones needed it is said at the end.
+  retries: 1,
   timeout: 120_000,
   expect: { timeout: 15_000 },
   forbidOnly: Boolean(process.env.CI),

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { setTimeout as pause } from 'node:timers/promises'
 import { launch, type Running } from './child'
 import { Plain } from './say'
@@ -40,5 +41,6 @@ export async function serve({
     await pause(100)
   }
   await running.stop()
-  throw new Plain(code === undefined ? 'The server did not answer within a minute.' : 'The server did not start; the reason stands above.')
+  const reason = log ? `it said last:\n${readFileSync(log, 'utf8').slice(-2000)}` : 'the reason stands above.'
+  throw new Plain(code === undefined ? 'The server did not answer within a minute.' : `The server did not start; ${reason}`)
 }

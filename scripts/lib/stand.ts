@@ -28,11 +28,16 @@ export interface Stand {
 export async function startStand(): Promise<Stand> {
   const folder = mkdtempSync(join(tmpdir(), 'oxlip-stand-'))
   const log = join(folder, 'server.log')
-  const [databasePort, port] = [await freePort(), await freePort()]
+  const databasePort = await freePort()
+  let port = await freePort()
   const startDatabase = () => startCluster(join(folder, 'postgres'), { lasting: false, port: databasePort })
   let cluster = await startDatabase()
   const start = () => serve({ port, databaseUrl: cluster.url, demo: true, log })
-  let server = await start()
+  // Another program can take the port in the moment between finding it and listening there.
+  let server = await start().catch(async () => {
+    port = await freePort()
+    return start()
+  })
   return {
     address: server.address,
     databaseUrl: cluster.url,
