@@ -48,6 +48,7 @@ export interface Routes {
   'POST /api/blanks': { body: BlankInput, answer: ShelfBlank }
   'PUT /api/blanks/:id': { body: BlankInput, answer: ShelfBlank }
   'DELETE /api/blanks/:id': { answer: Nothing }
+  'POST /api/blanks/:id/uncut': { answer: Nothing }
   'POST /api/blanks/:id/readings': { body: ReadingInput, answer: ShelfBlank }
   'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
   'GET /api/defects': { query: DefectQuery, answer: DefectPage }

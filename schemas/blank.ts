@@ -1,13 +1,16 @@
-import { array, boolean, number, string, type InferType } from 'yup'
+import { array, boolean, number, string, ValidationError, type InferType } from 'yup'
 import { materialClasses } from '../core/shelf'
 import { materials } from '../reference'
 import { exact, judged, line, moment, uuid, version, word } from './common'
+
+/** Sides of a stick and of a board, mm: a pen blank is no thicker. */
+const STICK = 300
 
 const side = (most: number) =>
   number()
     .nullable()
     .moreThan(0, 'Should be above 0, or be left empty.')
-    .max(most, `Should be ${most} mm or less: a pen blank is no larger.`)
+    .max(most, `Should be ${most} mm or less.`)
     .defined()
 
 /** Text of more than one line: a story. Tabs and new lines are part of it. */
@@ -23,8 +26,11 @@ const story = (most: number) =>
         value === undefined || value === null || !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]/.test(value),
     )
 
-/** A kind of blank on the shelf. What is not known is null; a blank nobody can name has no species and perhaps a class. */
-export const blankSchema = exact({
+/**
+ * A kind of blank on the shelf, or of board that blanks are cut from. What is not known is null; a blank nobody can name has no species
+ * and perhaps a class.
+ */
+export const blankSchema = judged(exact({
   name: line(80).trim().min(1).required(),
   /** One of the known materials, or null for one of the turner's own or an unknown one. */
   material: word(...materials.map(row => row.id))
@@ -35,13 +41,22 @@ export const blankSchema = exact({
     .max(9)
     .required(),
   origin: story(4000).defined(),
-  width: side(300),
-  height: side(300),
+  /** Of a board its width, and `height` is its thickness. */
+  width: side(2000),
+  height: side(STICK),
   length: side(3000),
   count: number().integer().min(0).max(10_000).required(),
   damp: boolean().required(),
   photo: uuid().nullable().defined(),
+  /** Whether it is a board; said when it is put on the shelf. */
+  board: boolean(),
+  /** The board that these sticks were cut from; said when they are put on the shelf. */
+  cutFrom: uuid(),
   version: version(),
+}), ({ board, cutFrom, width }) => {
+  if (!board && (width ?? 0) > STICK)
+    return new ValidationError(`Should be ${STICK} mm or less: a pen blank is no larger.`, width, 'width')
+  return !(board && cutFrom) || new ValidationError('A board is not cut from a board.', cutFrom, 'cutFrom')
 })
 export type BlankInput = InferType<typeof blankSchema>
 

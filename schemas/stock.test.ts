@@ -57,6 +57,9 @@ it('a blank may be wholly unknown, but not impossible', () => {
     ).sort(),
   ).toEqual(['classes[0]', 'count', 'length', 'material', 'name', 'width'])
   expect(errorsOf(blankSchema, { ...blank, origin: 'By the gate.\nOld.' })).toEqual({})
+  expect(errorsOf(blankSchema, { ...blank, width: 301 })).toHaveProperty('width')
+  expect(errorsOf(blankSchema, { ...blank, width: 301, board: true })).toEqual({})
+  expect(errorsOf(blankSchema, { ...blank, board: true, cutFrom: idOf(1) })).toHaveProperty('cutFrom')
   expect(errorsOf(blankSchema, { ...blank, origin: 'a\u0000b' })).toHaveProperty('origin')
 })
 

@@ -89,19 +89,21 @@ useWorkKeys({ ' ': press, 'z': back, 'n': notYet }, () => !noting.value)
       <TogetherLooks v-if="checks.length" :checks="checks" @all="sayYes" />
       <p class="quiet">Tap a pen that is not in it, or that something is wrong with.</p>
       <ul>
-        <li v-for="one in tiles" :key="one.board.pen.id">
-          <TogetherTile :tile="one" :tapped="tapped === one.board.pen.id" @tap="tap(one.board.pen.id)" />
-        </li>
+        <template v-for="one in tiles" :key="one.board.pen.id">
+          <li><TogetherTile :tile="one" :tapped="tapped === one.board.pen.id" @tap="tap(one.board.pen.id)" /></li>
+          <li v-if="tapped === one.board.pen.id" class="opened">
+            <TogetherOne
+              :tile="one" @toggle="toggle(one.board.pen.id); tapped = undefined" @wrong="noting = $event"
+              @check="(step, check, answer) => enter(one.board.pen.id, { kind: 'check', payload: { step, check, answer } })"
+              @act="(step, act) => enter(one.board.pen.id, entryOf(step, act))"
+              @touch="(step, felt) => enter(one.board.pen.id, { kind: 'touch', payload: { step, felt } })"
+              @measure="enter(one.board.pen.id, { kind: 'measure', payload: $event }, [$event.barrel])"
+              @remark="enter(one.board.pen.id, { kind: 'remark', payload: { text: $event, step: one.board.state.next?.id ?? null } })"
+            />
+          </li>
+        </template>
       </ul>
       <footer>
-        <TogetherOne
-          v-if="tile" :key="tapped" :tile="tile" @toggle="toggle(tile.board.pen.id); tapped = undefined" @wrong="noting = $event"
-          @check="(step, check, answer) => enter(tile!.board.pen.id, { kind: 'check', payload: { step, check, answer } })"
-          @act="(step, act) => enter(tile!.board.pen.id, entryOf(step, act))"
-          @touch="(step, felt) => enter(tile!.board.pen.id, { kind: 'touch', payload: { step, felt } })"
-          @measure="enter(tile.board.pen.id, { kind: 'measure', payload: $event }, [$event.barrel])"
-          @remark="enter(tile.board.pen.id, { kind: 'remark', payload: { text: $event, step: tile.board.state.next?.id ?? null } })"
-        />
         <div class="keys">
           <button type="button" class="key done" :class="{ next: chosen.length }" :disabled="!chosen.length" @click="press">
             <span>{{ key }}</span><kbd>space</kbd>
@@ -123,7 +125,14 @@ header a { display: grid; place-items: center; min-height: 44px; padding: 0 0.6r
 .how { margin-top: 0.4rem; font-size: 1.6rem; line-height: 1.3; }
 .why { font-size: 1.3rem; color: var(--ink-2); }
 .caution { margin-top: 0.4rem; font-size: 1.05rem; }
-ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(min(100%, 17.5rem), 1fr)); gap: 0.6rem; }
+/* What is said of one stands under its row; the tiles after it fill that row up. */
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 17.5rem), 1fr));
+  grid-auto-flow: dense;
+  gap: 0.6rem;
+}
+.opened { grid-column: 1 / -1; }
 footer { display: grid; gap: 0.6rem; position: sticky; bottom: 0; z-index: 2; padding-block: 0.5rem; background: var(--ground); }
 .keys { display: flex; gap: 0.85rem; }
 .keys .key { min-height: 76px; justify-content: space-between; padding: 0.7rem 1rem; font-size: 1.2rem; }

@@ -19,6 +19,9 @@ export const useStock = defineStore('stock', () => {
   }
   const load = () => Promise.all([loadFittings(), loadBlanks(), loadBits()])
   const fitting = (id: string) => fittings.value?.find(one => one.fitting.id === id)
+  /** What pens can be cut from as it is: no boards. */
+  const sticks = computed(() => (blanks.value ?? []).filter(one => !one.board))
+  const boards = computed(() => (blanks.value ?? []).filter(one => one.board))
   const blank = (id: string | null) => blanks.value?.find(one => one.id === id)
 
   async function keepFitting(id: string | null, body: ShelfFittingInput): Promise<ShelfFitting> {
@@ -43,6 +46,11 @@ export const useStock = defineStore('stock', () => {
     await api('DELETE /api/blanks/:id', { params: { id } })
     blanks.value = blanks.value?.filter(one => one.id !== id)
   }
+  /** A board was not cut after all: its sticks are off the shelf, and it is there again. */
+  async function uncutBlank(id: string) {
+    await api('POST /api/blanks/:id/uncut', { params: { id } })
+    await loadBlanks()
+  }
   const take = (changed: ShelfBlank) => {
     blanks.value = blanks.value?.map(one => (one.id === changed.id ? changed : one))
   }
@@ -58,6 +66,8 @@ export const useStock = defineStore('stock', () => {
   return {
     fittings,
     blanks,
+    sticks,
+    boards,
     bits,
     load,
     loadFittings,
@@ -69,6 +79,7 @@ export const useStock = defineStore('stock', () => {
     dropFitting,
     keepBlank,
     dropBlank,
+    uncutBlank,
     addReading,
     dropReading,
     countBit,

@@ -4,9 +4,17 @@ import type { Knex } from 'knex'
 import type { ShelfBlank } from '../../contract'
 import type { BlankInput, ReadingInput } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
-import { leftOf, usedSticks } from './used'
+import { leftOf, usedBoards, usedSticks } from './used'
 
-type Row = Omit<ShelfBlank, 'readings'> & { gone: boolean, created_at: Date, counted_at: Date, workshop_id: string }
+type Row = Omit<ShelfBlank, 'readings' | 'board' | 'cutFrom'> & {
+  board: boolean
+  cut_from: string | null
+  uncut: boolean
+  gone: boolean
+  created_at: Date
+  counted_at: Date
+  workshop_id: string
+}
 interface ReadingRow {
   id: string
   blank_id: string
@@ -28,9 +36,12 @@ async function withReadings(knex: Knex, rows: Row[]): Promise<ShelfBlank[]> {
       rows.map(row => row.id),
     )
     .orderBy('at')
-  const used = await usedSticks(knex, rows.map(row => row.id))
-  return rows.map(({ gone: _, created_at: __, workshop_id: ___, counted_at: ____, ...row }) => ({
+  const idsOf = (board: boolean) => rows.filter(row => row.board === board).map(row => row.id)
+  const used = new Map([...await usedSticks(knex, idsOf(false)), ...await usedBoards(knex, idsOf(true))])
+  return rows.map(({ gone: _, created_at: __, workshop_id: ___, counted_at: ____, uncut: _____, board, cut_from, ...row }) => ({
     ...row,
+    ...(board ? { board } : {}),
+    ...(cut_from ? { cutFrom: cut_from } : {}),
     count: leftOf(row.count, used, row.id),
     readings: readings.filter(one => one.blank_id === row.id).map(asReading),
   }))
@@ -46,24 +57,26 @@ export async function readBlank(knex: Knex, id: string): Promise<ShelfBlank | un
   return rows[0]
 }
 
-/** Puts a new blank on the shelf. @throws FieldsError when its picture is not there */
-export async function createBlank(knex: Knex, { version: _, ...wanted }: BlankInput): Promise<ShelfBlank> {
+/** Puts a new blank on the shelf. @throws FieldsError when its picture is not there, or no such board to cut it from is left */
+export async function createBlank(knex: Knex, { version: _, cutFrom, ...wanted }: BlankInput): Promise<ShelfBlank> {
   await refuseStrayPhoto(knex, wanted.photo)
+  if (cutFrom) await refuseCutBoard(knex, cutFrom)
   const id = randomUUID()
-  await knex('blanks').insert({ ...wanted, id })
+  await knex('blanks').insert({ ...wanted, id, ...(cutFrom ? { cut_from: cutFrom } : {}) })
   return must(await readBlank(knex, id), 'it was kept just now')
 }
 
 /** Changes a blank, or puts one back that was taken off. @throws ConflictError with the newer one, NotFoundError, FieldsError */
 export async function changeBlank(knex: Knex, id: string, { version = 0, ...wanted }: BlankInput): Promise<ShelfBlank> {
   await refuseStrayPhoto(knex, wanted.photo)
-  const { count, ...rest } = wanted
+  // A board stays one, and sticks stay cut from theirs.
+  const { count, board: _, cutFrom: __, ...rest } = wanted
   const before = await readBlank(knex, id)
   // What is left stays counted off; another number is a count of its own.
   const counted = before && before.count !== count ? { count, counted_at: knex.fn.now() } : {}
   const changed = await knex('blanks')
     .where({ id, version })
-    .update({ ...rest, ...counted, version: version + 1, gone: false })
+    .update({ ...rest, ...counted, version: version + 1, gone: false, uncut: false })
   const now = await readBlank(knex, id)
   if (!now) throw new NotFoundError('There is no such blank.')
   if (!changed) throw new ConflictError('This blank was changed on another device. Look at it as it is now, then change it again.', now)
@@ -73,6 +86,25 @@ export async function changeBlank(knex: Knex, id: string, { version = 0, ...want
 /** Takes a blank off the shelf. It stays for pens that have it, and can be put back. */
 export async function dropBlank(knex: Knex, id: string): Promise<void> {
   if (!(await knex('blanks').where({ id }).update({ gone: true }))) throw new NotFoundError('There is no such blank.')
+}
+
+/**
+ * Says that a board was not cut after all: its sticks are off the shelf and it is there again. @throws NotFoundError, ConflictError when
+ * pens have sticks of it
+ */
+export async function uncutBlank(knex: Knex, id: string): Promise<void> {
+  const blank = await readBlank(knex, id)
+  if (!blank?.cutFrom) throw new NotFoundError('There are no such sticks that were cut from a board.')
+  // One that was given up before it was cut holds no stick.
+  const pens: { mark: string }[] = await knex('pens').join('pen_rows', 'pen_rows.pen_id', 'pens.id').where({ blank: id })
+    .whereRaw(`(pen_rows.stage <> 'given up' or exists (
+      select from facts where facts.pen_id = pens.id and facts.kind = 'step' and facts.about = 'cut'))`)
+    .orderBy('pens.mark').limit(4).select('pens.mark')
+  if (pens.length)
+    throw new ConflictError(
+      `Pens have sticks of this board (${pens.map(pen => pen.mark).join(', ')}): choose another blank for them first.`, blank,
+    )
+  await knex('blanks').where({ id }).update({ gone: true, uncut: true })
 }
 
 /** Keeps a weighing or a meter reading; sending it twice changes nothing. @throws NotFoundError */
@@ -89,6 +121,14 @@ export async function dropReading(knex: Knex, blankId: string, id: string): Prom
   const blank = await readBlank(knex, blankId)
   if (!blank) throw new NotFoundError('There is no such blank.')
   return blank
+}
+
+async function refuseCutBoard(knex: Knex, id: string): Promise<void> {
+  // Two who cut the last one at the same time do so one after the other.
+  await knex('blanks').where({ id }).forUpdate().select('id')
+  const board = await readBlank(knex, id)
+  if (!board?.board) throw new FieldsError({ cutFrom: 'There is no such board on the shelf: choose another.' })
+  if (!board.count) throw new FieldsError({ cutFrom: `No more of it is left (${board.name}): count the boards again, or choose another.` })
 }
 
 async function refuseStrayPhoto(knex: Knex, photo: string | null): Promise<void> {

@@ -47,7 +47,8 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
   expect(createHash('sha256').update(readFileSync(`server/db/migrations/${name}.ts`)).digest('hex')).toBe(sum)
 })
 it('only migrations that are on their way are not among the released ones', () => {
-  expect(migrationNames.filter(name => !(name in RELEASED))).toEqual(['0010-as-used', '0011-learnt-anew', '0012-counted-off'])
+  expect(migrationNames.filter(name => !(name in RELEASED)))
+    .toEqual(['0010-as-used', '0011-learnt-anew', '0012-counted-off', '0013-boards'])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

@@ -250,6 +250,7 @@ async function chosenBlank(knex: Knex, { blank: id, material }: Choices): Promis
   if (!id) return { material: materialWith(material) }
   const blank = await readBlank(knex, id)
   if (!blank) throw new FieldsError({ blank: 'This blank is not on the shelf any more: choose another.' })
+  if (blank.board) throw new FieldsError({ blank: 'This is a board: cut sticks from it first (Shelf, Cutting).' })
   return { material: materialOf(blank), blank: planBlank(blank) }
 }
 

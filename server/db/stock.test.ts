@@ -8,7 +8,7 @@ import type { BlankInput, ShelfFittingInput } from '../../schemas'
 import { BodyError, ConflictError, FieldsError, NotFoundError } from '../faults'
 import { changeBit, listBits } from './bits'
 import { appendEvents } from './append'
-import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlanks, readBlank } from './blanks'
+import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlanks, readBlank, uncutBlank } from './blanks'
 import { changeFitting, createFitting, dropFitting, listFittings, readFitting } from './fittings'
 import { changePen, createPen } from './pens'
 import { readPlan } from './plans'
@@ -159,6 +159,40 @@ describe('blanks', () => {
     await appendEvents(knex, [givenUp(one.id), givenUp(other.id)])
     expect(await left()).toBe(2)
     expect((await listFittings(knex)).find(each => each.fitting.id === made.fitting.id)!.sets).toBe(2)
+  })
+  it('a board is counted off by the sticks cut from it, and is there again when that is taken back', async () => {
+    const board = await createBlank(knex, blank({ name: 'Board', width: 140, height: 24, length: 600, count: 2, board: true }))
+    const left = async () => (await readBlank(knex, board.id))!.count
+    const cut = () => createBlank(knex, blank({ count: 20, cutFrom: board.id }))
+    const sticks = await cut()
+    expect([sticks.cutFrom, await left()]).toEqual([board.id, 1])
+    const other = await cut()
+    expect(await left()).toBe(0)
+    await expect(cut()).rejects.toMatchObject({ fields: { cutFrom: expect.stringMatching(/No more of it is left/) } })
+    await uncutBlank(knex, other.id)
+    expect([await left(), (await listBlanks(knex)).map(one => one.id).sort()]).toEqual([1, [board.id, sticks.id].sort()])
+    // Put back on the shelf, its board is cut again.
+    await changeBlank(knex, other.id, { ...blank({ count: 20 }), version: 1 })
+    expect([await left(), (await readBlank(knex, other.id))!.cutFrom]).toEqual([0, board.id])
+    // Counted anew, what was cut before is over; changed otherwise it stays counted off, and a board.
+    expect(await changeBlank(knex, board.id, { ...blank({ name: 'Planks', width: 140, count: 5, board: true }), version: 1 }))
+      .toMatchObject({ count: 5, board: true, version: 2 })
+  })
+  it('sticks that pens have cannot be a board again, unless those were given up uncut; no pen is cut from a board', async () => {
+    const board = await createBlank(knex, blank({ width: 140, count: 1, board: true }))
+    await expect(pen({ blank: board.id })).rejects.toMatchObject({ fields: { blank: expect.stringMatching(/cut sticks from it first/) } })
+    const sticks = await createBlank(knex, blank({ cutFrom: board.id }))
+    const one = await pen({ blank: sticks.id })
+    await expect(uncutBlank(knex, sticks.id)).rejects.toThrow(/\(A1\): choose another blank/)
+    const givenUp = { ...entry(one.id, ''), kind: 'away', payload: { how: 'given up', why: '' } } as const
+    const cut = entry(one.id, 'cut')
+    await appendEvents(knex, [cut, givenUp])
+    await expect(uncutBlank(knex, sticks.id)).rejects.toThrow(ConflictError)
+    await appendEvents(knex, [{ ...cut, id: randomUUID(), kind: 'undo', payload: { entries: [cut.id] }, at: later() }])
+    await uncutBlank(knex, sticks.id)
+    expect(await readBlank(knex, board.id)).toMatchObject({ count: 1 })
+    await expect(uncutBlank(knex, board.id)).rejects.toThrow(NotFoundError)
+    await expect(createBlank(knex, blank({ cutFrom: sticks.id }))).rejects.toMatchObject({ fields: { cutFrom: expect.any(String) } })
   })
   it('a picture that is not there is refused', async () => {
     await expect(createBlank(knex, blank({ photo: randomUUID() }))).rejects.toThrow(FieldsError)

@@ -21,6 +21,13 @@ export const usedSticks = async (knex: Knex, ids: readonly string[]): Promise<Us
     ) as used
     from blanks where blanks.id = any(?)`, [[...ids]]))
 
+/** Boards that sticks were cut from since each kind was counted, but for those whose cutting was taken back. */
+export const usedBoards = async (knex: Knex, ids: readonly string[]): Promise<Used> =>
+  asUsed(await knex.raw(`
+    select board.id, count(cut.id) as used from blanks as board
+    left join blanks as cut on cut.cut_from = board.id and not cut.uncut and cut.created_at > board.counted_at
+    where board.id = any(?) group by board.id`, [[...ids]]))
+
 /**
  * Sets that pens have taken since each fitting was counted: from when its parts are looked through, or its tube goes in. A pen that was
  * given up gives its set back while no tube is in. No more are looked for than were counted, however many pens there are.

@@ -164,6 +164,7 @@ test('no route tells or changes anything of another workshop', async ({ request 
   expect(statuses).toEqual({
     'PUT /api/blanks/:id': 404,
     'DELETE /api/blanks/:id': 404,
+    'POST /api/blanks/:id/uncut': 404,
     'POST /api/blanks/:id/readings': 404,
     'DELETE /api/blanks/:id/readings/:reading': 404,
     'POST /api/events': 422,

@@ -16,7 +16,7 @@ const fittings = computed(() =>
 )
 const blanks = computed(() => [
   { label: 'Not from the shelf', value: NONE },
-  ...(stock.blanks ?? [])
+  ...stock.sticks
     .filter(one => one.count > 0 || one.id === form.value.blank)
     .map(one => ({
       label: [

@@ -8,7 +8,7 @@ defineProps<{ errors: Record<string, string> }>()
 const stock = useStock()
 const woods = computed(() => [
   { label: 'As above', value: SAME },
-  ...(stock.blanks ?? [])
+  ...stock.sticks
     .filter(one => one.count > 0)
     .map(one => ({ label: `${one.name}, ${materialOf(one).name}`, value: `blank ${one.id}` })),
   ...materials.map(one => ({ label: one.name, value: `material ${one.id}` })),

@@ -29,6 +29,8 @@ function answer(check: string, said: 'yes' | 'no') {
   const asked = said === 'no' ? checks.value.find(one => one.id === check) : undefined
   if (asked?.defects && !asked.acts) emit('wrong', asked.defects)
 }
+const root = useTemplateRef('root')
+onMounted(() => root.value?.scrollIntoView({ block: 'nearest' }))
 const measuring = ref(false)
 const text = ref('')
 function keep() {
@@ -38,7 +40,7 @@ function keep() {
 </script>
 
 <template>
-  <section class="one sheet" :aria-label="board.pen.mark">
+  <section ref="root" class="one sheet" :aria-label="board.pen.mark">
     <h2><PenTag :mark="board.pen.mark" /> {{ board.pen.name }}</h2>
     <p class="ways">
       <button v-if="tile.is === 'in'" type="button" class="key" @click="emit('toggle')">Not this time</button>
@@ -64,8 +66,8 @@ function keep() {
 </template>
 
 <style scoped>
-/* It leaves the tiles in sight. */
-.one { display: grid; gap: 0.7rem; max-height: 46vh; overflow-y: auto; padding: 0.8rem 1rem; }
+/* Below it stand the keys. */
+.one { display: grid; gap: 0.7rem; padding: 0.8rem 1rem; scroll-margin-block: 5rem 7.5rem; }
 h2 { display: flex; align-items: center; gap: 0.8rem; }
 .ways { display: flex; flex-wrap: wrap; gap: 0.6rem; }
 .ways .key { min-height: 64px; }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { counted, share } from '#core/format'
 import {
-  boardYield, cutSticks, drillWander, penSection, usualCut, whyNot, type Fitting, type StockProblem, type WhyNot,
+  cutSticks, drillWander, penSection, usualCut, whyNot, type Fitting, type StockProblem, type WhyNot,
 } from '#core/barrel'
 import { tears, thinnestSide } from '#core/shelf'
 import { materialOf, materials } from '#reference'
-import { MOST_AT_ONCE, type BlankInput } from '#schemas'
 
-/** Several pens out of several sticks with the least waste, and how many pens a board gives. */
+/** Several pens out of several sticks with the least waste; boards into sticks. */
 useHead({ title: 'Cutting · Oxlip' })
 const stock = useStock()
 const workshop = useWorkshop()
@@ -34,7 +33,7 @@ const typed = reactive({ length: null as number | null, count: 1 })
 const trim = ref<number | null>(0)
 
 const TYPED = 'typed'
-const blanks = computed(() => (stock.blanks ?? []).filter(one => one.length !== null && one.count > 0))
+const blanks = computed(() => stock.sticks.filter(one => one.length !== null && one.count > 0))
 
 const wander = computed(() => drillWander(workshop.workshop?.wander))
 function moreOf(fitting: Fitting, count: number): StockProblem['wanted'] {
@@ -110,60 +109,6 @@ const colourOf = (id: string) => {
   return blank ? materialOf(blank).colour : '#b8a98c'
 }
 
-const board = reactive({
-  length: 300 as number | null,
-  width: 100 as number | null,
-  thickness: 20 as number | null,
-  section: null as number | null,
-  fitting: '',
-})
-const boardFitting = computed(() => stock.fitting(board.fitting)?.fitting ?? stock.fittings?.[0]?.fitting)
-const boardFault = (mm: number | null) =>
-  mm !== null && !Number.isNaN(mm) && !(mm > 0 && mm <= 5000) ? 'Should be above 0 and up to 5 m.' : undefined
-const ways = computed(() => {
-  const { length, width, thickness } = board
-  const section = board.section ?? 19
-  const isSize = (mm: number | null): mm is number => mm !== null && mm > 0 && mm <= 5000
-  if (!boardFitting.value || !isSize(length) || !isSize(width) || !isSize(thickness) || !isSize(section)) return undefined
-  const cut = cutSticks(boardFitting.value, usualCut(false, habits.value))
-  return boardYield({ length, width, thickness }, { length: cut.total.value, section, kerf: cut.kerf })
-})
-/** What the board is of, and how many pens are begun with it at once. */
-const wood = ref('')
-const pensNow = ref(0)
-const sending = ref(false)
-const trouble = ref('')
-const best = computed(() => (ways.value?.[0].pens ? ways.value[0] : undefined))
-watch(best, (now) => {
-  pensNow.value = Math.min(pensNow.value || 10, now?.pens ?? 0, MOST_AT_ONCE)
-})
-/** All sticks go on the shelf; the pens that are started are cut from them. */
-async function takeSticks() {
-  const [way, fitting] = [best.value, boardFitting.value]
-  if (!way || !fitting) return
-  const material = materials.find(one => one.id === wood.value)
-  if (!material) {
-    trouble.value = 'Say what wood the board is of.'
-    return
-  }
-  sending.value = true
-  trouble.value = ''
-  const section = board.section ?? 19
-  try {
-    const blank = await stock.keepBlank(null, {
-      name: `${material.name}, from a board`, material: material.id === 'unknown' ? null : material.id as BlankInput['material'],
-      species: null, classes: [], origin: null, width: section, height: section,
-      length: cutSticks(fitting, usualCut(tears(material), habits.value)).total.value, count: way.pens, damp: false, photo: null,
-    })
-    await navigateTo(pensNow.value ? `/pens/new?blank=${blank.id}&fitting=${fitting.id}&count=${pensNow.value}` : '/shelf/blanks')
-  } catch (error) {
-    trouble.value = refused(error).message
-  } finally {
-    sending.value = false
-  }
-}
-const WAY = { along: 'Along the grain', across: 'Across the grain' }
-const woodItems = materials.map(one => ({ label: one.name, value: one.id }))
 const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: one.fitting.name, value: one.fitting.id })))
 </script>
 
@@ -253,66 +198,7 @@ const fittingItems = computed(() => (stock.fittings ?? []).map(one => ({ label: 
       </template>
       <p v-else class="quiet" role="status">Laying out ...</p>
     </section>
-    <section class="sheet" aria-labelledby="board">
-      <h2 id="board">How many pens does a board give?</h2>
-      <div class="fields five filled">
-        <FieldMeasure v-model="board.length" label="Length, with the grain" :error="boardFault(board.length)" />
-        <FieldMeasure v-model="board.width" label="Width" :error="boardFault(board.width)" />
-        <FieldMeasure v-model="board.thickness" label="Thickness" :error="boardFault(board.thickness)" />
-        <FieldMeasure
-          v-model="board.section" label="Square section" :placeholder="units.length(19, 0)" :error="boardFault(board.section)"
-        />
-        <UFormField label="Fitting">
-          <USelect :model-value="boardFitting?.id" size="xl" :items="fittingItems" @update:model-value="board.fitting = String($event)" />
-        </UFormField>
-      </div>
-      <div v-if="ways" class="scrolls" tabindex="0" role="group" aria-label="Both ways of laying">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Laid</th>
-              <th scope="col">Pens</th>
-              <th scope="col">Strips</th>
-              <th scope="col">In each strip</th>
-              <th scope="col">Layers</th>
-              <th scope="col">Left at the end</th>
-              <th scope="col">Left beside</th>
-              <th scope="col">Waste</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(way, index) in ways" :key="way.way" :class="{ best: index === 0 && way.pens }">
-              <th scope="row">{{ WAY[way.way] }}</th>
-              <td>{{ way.pens }}</td>
-              <td>{{ way.strips }}</td>
-              <td>{{ way.perStrip }}</td>
-              <td>{{ way.layers }}</td>
-              <td>{{ units.length(way.over.end, 0) }}</td>
-              <td>{{ units.length(way.over.side, 0) }}</td>
-              <td>{{ share(way.waste) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
-      <p v-if="ways?.[0].hair" class="hair">
-        With {{ units.length(ways[0].hair.less, 2) }} less in the section it gives one strip more:
-        {{ counted(ways[0].hair.pens, 'pen') }} more.
-      </p>
-      <div v-if="best" class="fields three filled">
-        <UFormField label="The board is of" :error="trouble || undefined">
-          <USelect v-model="wood" size="xl" :items="woodItems" placeholder="Choose a wood" />
-        </UFormField>
-        <UFormField label="Pens to start with it now">
-          <UInputNumber v-model="pensNow" size="xl" :min="0" :max="Math.min(best.pens, MOST_AT_ONCE)" />
-        </UFormField>
-        <p class="taking">
-          <button type="button" class="key" :disabled="sending" @click="takeSticks">
-            {{ counted(best.pens, 'stick') }}: {{ counted(pensNow, 'pen') }}, {{ counted(best.pens - pensNow, 'blank') }} to the shelf
-          </button>
-        </p>
-      </div>
-      <p v-if="ways && !ways[0].pens" class="harm">◆ This board gives no pen: it is shorter, narrower or thinner than one stick.</p>
-    </section>
+    <ShelfBoard />
   </div>
   <p v-else class="quiet" role="status">Looking at the shelf ...</p>
 </template>
@@ -330,9 +216,7 @@ input[type=checkbox] { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf);
 .way { display: inline-grid; align-items: center; min-height: 32px; color: var(--leaf); text-decoration: underline; }
 .fields { display: grid; grid-template-columns: 2fr 1fr; gap: 0 1rem; }
 .fields.three { grid-template-columns: repeat(3, minmax(0, 1fr)); }
-.fields.five { grid-template-columns: repeat(4, minmax(0, 1fr)) minmax(0, 1.4fr); }
 .fields > :deep(*) { min-height: 6.1rem; }
-.taking { align-self: center; }
 .laid { display: grid; gap: 0.35rem; }
 .laid li { display: grid; grid-template-columns: minmax(0, 14rem) minmax(0, 1fr) 6.5rem; gap: 1rem; align-items: center; }
 .bar { position: relative; height: 28px; border: 1.5px dashed var(--ink-2); border-radius: 3px; }
@@ -354,14 +238,9 @@ input[type=checkbox] { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf);
   white-space: nowrap;
 }
 .laid .over { text-align: right; }
-table { border-collapse: collapse; }
-.scrolls { overflow-x: auto; min-width: 0; }
-th, td { padding: 0.35rem 1.2rem 0.35rem 0; text-align: left; }
-thead th { color: var(--ink-2); font-weight: 500; }
-.best th, .best td { font-weight: 700; }
 @media (max-width: 900px) {
   .halves { grid-template-columns: minmax(0, 1fr); }
-  .fields.five, .fields.three { grid-template-columns: repeat(2, minmax(0, 1fr)); }
+  .fields.three { grid-template-columns: repeat(2, minmax(0, 1fr)); }
   .laid li { grid-template-columns: 1fr auto; }
   .bar { grid-column: 1 / -1; grid-row: 2; }
 }

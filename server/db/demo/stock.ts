@@ -7,7 +7,7 @@ import { addReading, createBlank } from '../blanks'
 import { changeBottle } from '../shelf'
 
 /** A blank of the demo; weighings in g by the days before now. Invented. */
-interface DemoBlank extends Pick<BlankInput, 'name' | 'material' | 'count'> {
+interface DemoBlank extends Pick<BlankInput, 'name' | 'material' | 'count' | 'board'> {
   key: string
   size: [width: number, height: number, length: number] | null
   species?: string
@@ -54,6 +54,15 @@ const blanks: readonly DemoBlank[] = [
   { key: 'plum', name: 'Plum offcut', material: 'plum', count: 5, size: [12, 12, 130] },
   { key: 'box', name: 'From the tin box, no label', material: null, classes: ['close-grained'], count: 6, size: null },
   { key: 'medlar', name: 'Medlar, south row', material: 'medlar', count: 1, size: [20, 20, 140], damp: true, weighed: [[2, 61.3]] },
+  {
+    key: 'board',
+    name: 'Apple board from the loft',
+    material: 'apple',
+    count: 2,
+    board: true,
+    size: [140, 24, 600],
+    origin: 'Sawn from the cider apple at the gate, three winters under the roof.',
+  },
 ]
 
 /** Sets of each fitting on the demo's shelf. */

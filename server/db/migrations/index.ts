@@ -11,6 +11,7 @@ import * as planVersions from './0009-plan-versions'
 import * as asUsed from './0010-as-used'
 import * as learntAnew from './0011-learnt-anew'
 import * as countedOff from './0012-counted-off'
+import * as boards from './0013-boards'
 
 interface Migration {
   name: string
@@ -31,6 +32,7 @@ const migrations: Migration[] = [
   { name: '0010-as-used', ...asUsed },
   { name: '0011-learnt-anew', ...learntAnew },
   { name: '0012-counted-off', ...countedOff },
+  { name: '0013-boards', ...boards },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

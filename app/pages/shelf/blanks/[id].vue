@@ -13,7 +13,10 @@ const { failed, loaded, again } = useLoad(async () => {
 })
 const id = computed(() => (route.params.id === 'new' ? null : String(route.params.id)))
 const kept = computed(() => stock.blank(id.value))
-useHead({ title: () => `${kept.value?.name ?? 'New blank'} · Oxlip` })
+/** Whether it is a board that blanks are cut from. */
+const isBoard = computed(() => kept.value?.board ?? (!id.value && route.query.board !== undefined))
+const parent = computed(() => stock.blank(kept.value?.cutFrom ?? null))
+useHead({ title: () => `${kept.value?.name ?? (isBoard.value ? 'New board' : 'New blank')} · Oxlip` })
 
 const OWN = 'own'
 const UNKNOWN = 'unknown-blank'
@@ -48,7 +51,7 @@ watch(
   () => [loaded.value, kept.value?.version],
   () => {
     if (!kept.value) return
-    const { id: _, version: __, readings: ___, ...rest } = kept.value
+    const { id: _, version: __, readings: ___, board: ____, cutFrom: _____, ...rest } = kept.value
     Object.assign(form, rest, {
       classes: rest.classes.length ? rest.classes : (materials.find(row => row.id === rest.material)?.classes ?? []),
     })
@@ -77,6 +80,7 @@ const wanted = computed((): BlankInput => ({
   name: form.name.trim(),
   species: form.species?.trim() || null,
   origin: form.origin?.trim() || null,
+  ...(isBoard.value ? { board: true } : {}),
   ...(kept.value ? { version: kept.value.version } : {}),
 }))
 const faults = computed(() => ({
@@ -108,11 +112,23 @@ async function drop() {
   try {
     await stock.dropBlank(one.id)
     await navigateTo('/shelf/blanks')
-    const { id: blankId, readings: _, ...body } = one
+    const { id: blankId, readings: _, cutFrom: __, ...body } = one
     toast.add({
       title: `${one.name} is off the shelf.`,
       actions: [{ label: 'Put it back', onClick: () => void stock.keepBlank(blankId, body) }],
     })
+  } catch (error) {
+    trouble.value = refused(error).message
+  }
+}
+/** The sticks are off the shelf, and the board that they were to be of is there again. */
+async function uncut() {
+  const one = kept.value
+  if (!one) return
+  try {
+    await stock.uncutBlank(one.id)
+    await navigateTo('/shelf/blanks')
+    toast.add({ title: 'The board is on the shelf again, its sticks are not.' })
   } catch (error) {
     trouble.value = refused(error).message
   }
@@ -124,7 +140,13 @@ async function drop() {
   <ShellTrouble v-else-if="loaded && id && !kept" :refused="{ status: 404, message: 'There is no such blank on the shelf.', fields: {} }" />
   <div v-else-if="loaded" class="blank figures">
     <form novalidate @submit.prevent="keep">
-      <header><h1>{{ id ? form.name || 'Blank' : 'A new blank' }}</h1></header>
+      <header>
+        <h1>{{ id ? form.name || 'Blank' : isBoard ? 'A new board' : 'A new blank' }}</h1>
+        <p v-if="parent" class="quiet">
+          Cut from
+          <NuxtLink class="way" :to="`/shelf/blanks/${parent.id}`">{{ parent.name }}</NuxtLink>
+        </p>
+      </header>
       <div class="halves">
         <div class="fields filled">
           <UFormField class="wide" label="Name on the shelf" :error="shown.name ?? false" required>
@@ -140,8 +162,12 @@ async function drop() {
             <UInputNumber v-model="form.count" size="xl" :min="0" :max="10000" />
           </UFormField>
           <FieldMeasure v-model="form.width" label="Width" placeholder="not known" :error="shown.width" />
-          <FieldMeasure v-model="form.height" label="Height" placeholder="not known" :error="shown.height" />
-          <FieldMeasure v-model="form.length" label="Length" placeholder="not known" :error="shown.length" />
+          <FieldMeasure
+            v-model="form.height" :label="isBoard ? 'Thickness' : 'Height'" placeholder="not known" :error="shown.height"
+          />
+          <FieldMeasure
+            v-model="form.length" :label="isBoard ? 'Length, with the grain' : 'Length'" placeholder="not known" :error="shown.length"
+          />
           <fieldset class="wide classes">
             <legend>How it behaves</legend>
             <label v-for="one in CLASSES" :key="one.id">
@@ -167,6 +193,8 @@ async function drop() {
       <div class="end">
         <button type="submit" class="key next">{{ id ? 'Keep' : 'Put it on the shelf' }}</button>
         <NuxtLink class="key" to="/shelf/blanks">{{ id ? 'All blanks' : 'Leave it' }}</NuxtLink>
+        <NuxtLink v-if="id && isBoard && form.count" class="key" :to="`/shelf/cutting?board=${id}#board`">Cut sticks from it</NuxtLink>
+        <button v-if="kept?.cutFrom" type="button" class="key" @click="uncut">Not cut after all</button>
         <button v-if="id" type="button" class="key drop" @click="drop">Take it off the shelf</button>
       </div>
     </form>
@@ -192,6 +220,7 @@ form { display: grid; gap: 0.9rem; }
 .story { display: grid; gap: 1rem; }
 .end { display: flex; flex-wrap: wrap; gap: 0.75rem; }
 .drop { margin-left: auto; }
+.way { display: inline-grid; align-items: center; min-height: 32px; color: var(--leaf); text-decoration: underline; }
 .dry { display: grid; gap: 0.6rem; padding: 0.9rem 1.1rem 0; }
 @media (max-width: 900px) { .halves { grid-template-columns: minmax(0, 1fr); gap: 1rem; } }
 @media (max-width: 520px) { .fields { grid-template-columns: minmax(0, 1fr); } .drop { margin-left: 0; } }
