@@ -2,7 +2,10 @@ import { randomUUID } from 'node:crypto'
 import type { AnySchema } from 'yup'
 import { chance } from './chance'
 
-/** Values that fields of these names take where they speak of something that is kept or must fit together: ids, steps, sizes. */
+/**
+ * Values that fields of these names take where they speak of something that is kept or must fit together: ids, steps, sizes. A name with a
+ * stroke before it is only of the whole’s own fields.
+ */
 export type Kept = Record<string, readonly unknown[]>
 
 /** What a schema that depends on its value is asked with, to learn what it would take. */
@@ -35,7 +38,7 @@ export function soundOf(schema: unknown, seed: number, kept: Kept = {}): unknown
   for (let skip = 0; skip < 5; skip++) uniform()
   const pick = <T>(all: readonly T[]): T => all[Math.floor(uniform() * all.length)]!
 
-  function made(given: unknown, name: string, parent: object): unknown {
+  function made(given: unknown, name: string, parent: object, own = false): unknown {
     const plain = given as AnySchema & { fields?: Record<string, AnySchema>, innerType?: AnySchema }
     if (plain instanceof Object && 'builder' in plain) return lazily(plain, name, parent)
     const schema = plain.resolve({ value: undefined, parent }) as typeof plain
@@ -43,21 +46,21 @@ export function soundOf(schema: unknown, seed: number, kept: Kept = {}): unknown
     const [required, nullable] = [!told.optional, told.nullable]
     if (!required && uniform() < 0.4) return undefined
     if (nullable && uniform() < 0.25) return null
-    const known = kept[name]
+    const known = (own ? kept[`/${name}`] : undefined) ?? kept[name]
     if (known && uniform() < 0.8) return pick(known)
     if (told.oneOf.length) return pick(told.oneOf.filter(one => one !== null && one !== undefined))
     const limit = limitsOf(told)
     if (schema.type === 'object') {
       const value: Record<string, unknown> = {}
       for (const [field, one] of Object.entries(schema.fields ?? {})) {
-        const part = made(one, field, value)
+        const part = made(one, field, value, !name)
         if (part !== undefined) value[field] = part
       }
       return value
     }
     if (schema.type === 'array') {
       const length = limit.length ?? Math.max(limit.min ?? 0, Math.min(limit.max ?? 3, Math.floor(uniform() * 4)))
-      return Array.from({ length }, () => made(schema.innerType, name, {}))
+      return Array.from({ length }, () => made(schema.innerType, `${name}[]`, {}))
     }
     if (schema.type === 'boolean') return uniform() < 0.5
     if (schema.type === 'number') return numberIn(told, limit)

@@ -59,8 +59,10 @@ const ways = computed(() => {
   return boardYield({ length, width, thickness }, { length: cut.value.total.value, section: section.value, kerf: cut.value.kerf })
 })
 const best = computed(() => (ways.value?.[0].pens ? ways.value[0] : undefined))
-watch(best, (now) => {
-  pensNow.value = Math.min(pensNow.value || 10, now?.pens ?? 0, MOST_AT_ONCE)
+/** So many are begun at once where the board gives them: people who make many make about ten [trade]. */
+const AT_ONCE = 10
+watch(() => best.value?.pens ?? 0, (most, before) => {
+  pensNow.value = Math.min(before ? pensNow.value : AT_ONCE, most)
 }, { immediate: true })
 
 const sending = ref(false)
@@ -80,7 +82,7 @@ function kindOf(): Pick<BlankInput, 'name' | 'material' | 'species' | 'classes' 
 }
 /** All sticks go on the shelf; the pens that are started are cut from them. */
 async function takeSticks() {
-  const [way, pieces, chosen, kind] = [best.value, cut.value, fitting.value, kindOf()]
+  const [way, pieces, chosen, kind, pens] = [best.value, cut.value, fitting.value, kindOf(), pensNow.value]
   if (!way || !pieces || !chosen) return
   if (!kind) {
     trouble.value = 'Say what wood the board is of.'
@@ -92,7 +94,7 @@ async function takeSticks() {
     const blank = await stock.keepBlank(null, {
       ...kind, width: section.value, height: section.value, length: pieces.total.value, count: way.pens,
     })
-    await navigateTo(pensNow.value ? `/pens/new?blank=${blank.id}&fitting=${chosen.id}&count=${pensNow.value}` : '/shelf/blanks')
+    await navigateTo(pens ? `/pens/new?blank=${blank.id}&fitting=${chosen.id}&count=${pens}` : '/shelf/blanks')
   } catch (error) {
     const answer = refused(error)
     trouble.value = Object.values(answer.fields)[0] ?? answer.message
