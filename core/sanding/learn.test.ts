@@ -69,4 +69,11 @@ describe.each(stopping)('simulated turners who stop %s, 20 pens, plans feeding b
     expect(part(({ overhead, learnt }) => within(overhead, learnt.overhead))).toBeGreaterThanOrEqual(0.8)
     expect(part(({ learnt }) => learnt.capacity.low <= 1 && learnt.capacity.high >= 1)).toBeGreaterThanOrEqual(0.8)
   })
+  it.each(turners)('and for each turner by itself: rate $rate, change $overhead s', ({ rate, overhead }) => {
+    const turner = { rate, overhead, stops, taps: false }
+    const all = Array.from({ length: 10 }, (_, seed) => simulate(turner, 20, 300 + seed, 'at the end').learnt)
+    const truth = { rate, overhead, capacity: 1 }
+    for (const key of ['rate', 'overhead', 'capacity'] as const)
+      expect(all.filter(learnt => learnt[key].low <= truth[key] && truth[key] <= learnt[key].high).length).toBeGreaterThanOrEqual(8)
+  })
 })

@@ -37,11 +37,11 @@ export interface Learnt {
 }
 
 /** How far turners lie from the default, as standard deviations of the logarithm [model]: this is what few data are shrunk towards. */
-const SPREAD = { rate: 0.75, capacity: 0.25, overhead: 0.6 }
+const SPREAD = { rate: 0.75, capacity: 0.25, overhead: 0.7 }
 /** The usual change and look, s, of which a turner’s own is so far [model]. */
 const USUAL_OVERHEAD = 25
-/** Marks are judged by eye: depths are off by this, standard deviation of the logarithm [model]. */
-const MARKS = 0.25
+/** Marks are judged by eye within 40 % (handbook 4.4): depths are these parts of what was judged, each as likely as the others. */
+const MARKS = [0.68, 0.84, 1, 1.16, 1.32]
 /** How evenly times come: the sanding itself, as the eye tells what is gone; changes and looks, parts of them; and any tap, s [model]. */
 const NOISE = { sanding: 0.15, looks: 0.2, tap: 2 }
 /** So many stop when it is gone; the rest go on to whenever they look, up to about this part of the time over it [model]. */
@@ -53,9 +53,7 @@ const STRAY = { part: 0.12, times: 30 }
  * Grits of one pen and one evening are not independent, and no turner is quite like this model: each counts as so much of one [model],
  * chosen so that the ranges hold what they claim for simulated turners who stop in two different ways.
  */
-const WEIGHT = 0.33
-/** Standard normal places and weights that stand for the marks. */
-const PLACES = [{ z: -1.73, weight: 1 / 6 }, { z: 0, weight: 2 / 3 }, { z: 1.73, weight: 1 / 6 }]
+const WEIGHT = 0.16
 /** Cells of the grid along each axis, first far, then near to what was found; and how far each way, in standard deviations. */
 const GRID = { rate: 13, capacity: 5, overhead: 11, reach: 2.6 }
 
@@ -113,10 +111,10 @@ function weighed(observations: readonly SandingObservation[], axes: Axes): Cell[
       for (const capacity of capacities) {
         told.fill(0)
         // How long it takes does not hang on the change of paper: it is worked out once for all of those.
-        for (const { z, weight } of PLACES) {
-          const needs = timeFor(one.depth * exp(MARKS * z), one.capacity * exp(capacity), one.tau / exp(rate))
+        for (const part of MARKS) {
+          const needs = needFor(one.depth * part, one.capacity * exp(capacity), one.tau / exp(rate))
           for (let span = 0; span < spans.length; span++)
-            told[span] = (told[span] ?? 0) + weight * explained(one, needs, spans[span] ?? 0)
+            told[span] = (told[span] ?? 0) + explained(one, needs, spans[span] ?? 0) / MARKS.length
         }
         for (let span = 0; span < spans.length; span++, at++)
           logs[at] = (logs[at] ?? 0) + WEIGHT * log(stray + (1 - STRAY.part) * (told[span] ?? 0))
@@ -156,27 +154,36 @@ const LEAST_SPREAD = 0.06
 const strayness = ({ gone, notYet }: SandingObservation): number =>
   STRAY.part / (Math.max(NOISE.tap, gone ?? notYet.at(-1) ?? 0) * log(STRAY.times))
 
-/** Seconds on the paper for a depth, with as many pieces as that takes, each left at nearly dull. */
-function timeFor(depth: number, capacity: number, tau: number): number {
+/** What a grit needs: seconds on the paper, and pieces of it. */
+interface Need {
+  seconds: number
+  pieces: number
+}
+
+/** What a depth needs, with as many pieces as that takes, each left at nearly dull. */
+function needFor(depth: number, capacity: number, tau: number): Need {
   const pieces = Math.max(1, Math.ceil(depth / (NEARLY_DULL * capacity)))
-  return -pieces * tau * log(1 - depth / (pieces * capacity))
+  return { pieces, seconds: -pieces * tau * log(1 - depth / (pieces * capacity)) }
 }
 const NEARLY_DULL = 0.9
 
-/** How well it goes together that a grit needs so many s on the paper, with what was logged of it. */
-function explained({ notYet, gone, before, each }: SandingObservation, needs: number, overhead: number): number {
+/** How well it goes together that a grit needs so much, with what was logged of it. */
+function explained({ notYet, gone, before, each }: SandingObservation, { seconds: needs, pieces }: Need, overhead: number): number {
   let told = 1
   for (let look = 0; look < notYet.length; look++) {
     const looked = overhead * (before + look * each)
     told *= 1 - below(((notYet[look] ?? 0) - looked - needs) / noise(needs, looked))
   }
   if (gone === null) return told
-  const looked = overhead * (before + notYet.length * each)
+  // Each piece more is another change.
+  const looked = overhead * (before + (notYet.length + pieces - 1) * each)
   const over = gone - looked - needs
   const sd = noise(needs, looked)
-  const scale = sqrt((STOPS.over * needs) ** 2 + sd ** 2)
   const exactly = exp(-((over / sd) ** 2) / 2) / sd
-  const later = over > 0 ? (2 * exp(-((over / scale) ** 2) / 2)) / scale : 0
+  // Going on for a while, half a normal distribution, and the noise of a time, a whole one: where there is little to go on for, only noise.
+  const on = STOPS.over * needs
+  const scale = sqrt(on ** 2 + sd ** 2)
+  const later = (2 * exp(-((over / scale) ** 2) / 2) * below((over * on) / (sd * scale))) / scale
   return (told * (STOPS.exactly * exactly + (1 - STOPS.exactly) * later)) / ROOT
 }
 const noise = (needs: number, looked: number): number => sqrt((NOISE.sanding * needs) ** 2 + (NOISE.looks * looked) ** 2 + NOISE.tap ** 2)

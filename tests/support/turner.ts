@@ -37,7 +37,9 @@ function need(depth: number, capacity: number, tau: number): { seconds: number, 
  * So many pens of a turner, each planned with what was learnt from those before: marks are known within 40 %, every time errs by a tenth
  * and a second or two, every tenth is off by a factor of three either way.
  */
-export function simulate({ rate, overhead, stops, taps }: SimulatedTurner, pens: number, seed: number): Outcome {
+export function simulate(
+  { rate, overhead, stops, taps }: SimulatedTurner, pens: number, seed: number, learns: 'after each pen' | 'at the end' = 'after each pen',
+): Outcome {
   const { uniform, normal } = chance(seed)
   const log: SandingObservation[] = []
   let learnt = learnSanding(log)
@@ -52,7 +54,7 @@ export function simulate({ rate, overhead, stops, taps }: SimulatedTurner, pens:
       log.push(logged(grit, plan.seconds, truly))
     }
     ratios.push(planned / needed)
-    learnt = learnSanding(log)
+    if (learns === 'after each pen' || pen === pens - 1) learnt = learnSanding(log)
   }
   return { ratios: ratios.slice(-5), learnt }
 
