@@ -177,11 +177,14 @@ section { display: grid; gap: 0.6rem; align-content: start; padding: 0.9rem 1.1r
 .three { grid-template-columns: repeat(3, minmax(0, 1fr)); }
 .six { grid-template-columns: minmax(0, 1.5fr) repeat(4, minmax(0, 1fr)) minmax(0, 1.5fr); }
 .fields > :deep(*) { min-height: 6.1rem; }
-.taking { align-self: center; }
+.taking { padding-top: 1.45rem; }
 .scrolls { overflow-x: auto; min-width: 0; }
 table { border-collapse: collapse; }
 th, td { padding: 0.35rem 1.2rem 0.35rem 0; text-align: left; }
 thead th { color: var(--ink-2); font-weight: 500; }
 .best th, .best td { font-weight: 700; }
-@media (max-width: 1000px) { .six, .three { grid-template-columns: repeat(2, minmax(0, 1fr)); } }
+@media (max-width: 1000px) {
+  .six, .three { grid-template-columns: repeat(2, minmax(0, 1fr)); }
+  .taking { grid-column: 1 / -1; min-height: 0; padding: 0; }
+}
 </style>
