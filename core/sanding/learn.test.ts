@@ -51,7 +51,7 @@ it('it grows surer, and where the paper is tapped on sanding and changing are to
 const stopping: SimulatedTurner['stops'][] = ['when gone', 'as planned']
 describe.each(stopping)('simulated turners who stop %s, 20 pens, plans feeding back', (stops) => {
   const turners = [0.5, 1, 2].flatMap(rate => [10, 25, 45].map((overhead) => {
-    const outcomes = [1000, 1001].map(seed => simulate({ rate, overhead, stops, taps: false }, 20, seed))
+    const outcomes = [simulate({ rate, overhead, stops, taps: false }, 20, 1000)]
     return { rate, overhead, outcomes }
   }))
   it('plans take 0.85 to 1.2 of the time needed in the median', () => {
