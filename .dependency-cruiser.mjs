@@ -16,6 +16,7 @@ const CORE = {
   bench: [
     'abrasives', 'barrel', 'climate', 'defects', 'figures', 'film', 'format', 'method', 'plan', 'sanding', 'shelf', 'sure', 'units',
   ],
+  evening: ['sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */
 const PLAN = ['model', 'make', 'trace', 'judge', 'say', 'mend']

@@ -1,0 +1,95 @@
+/** Hours in which hands are there, s from the beginning of the plan. */
+export interface Hours {
+  /** From when. */
+  from: number
+  /** Until when. */
+  to: number
+}
+
+/** What has to be set up for a piece of work. */
+export interface SetUp {
+  /** What kind of thing is changed: a bit, bushings, a paper, a bottle, a press. */
+  kind: string
+  /** Which of its kind. */
+  which: string
+}
+
+/** A piece of work on a pen that is done in one go. */
+export interface Work {
+  /** Its step. */
+  step: string
+  /** Hands on it, s. */
+  hands: number
+  /** What runs by itself after the piece before it, or of the first one from the beginning, s: it begins no sooner. */
+  wait: number
+  /** It begins at the latest so long after the piece before it ended, s; unsaid: whenever. */
+  latest?: number
+  /** What has to be set up for it; null: nothing. */
+  setUp: SetUp | null
+}
+
+/** A pen with what is left to do on it. */
+export interface EveningPen {
+  /** Its id. */
+  id: string
+  /** Its open work, in order. */
+  work: readonly Work[]
+  /** What still runs by itself after its last piece until it may go, s. */
+  after?: number
+  /** By when it is promised, s from the beginning. */
+  due?: number
+  /** How much a promise kept counts against those of other pens; 1 where not said. */
+  weight?: number
+}
+
+/** What there is to do, and when hands are there for it. */
+export interface EveningProblem {
+  /** The pens. */
+  pens: readonly EveningPen[]
+  /** When hands are there: one after the other, none over another. */
+  hours: readonly Hours[]
+  /** What a change of each kind of thing takes, s; nothing where a kind is not among them. */
+  changes: Readonly<Record<string, number>>
+  /** What is set up in the beginning. */
+  setUp?: SetUp
+}
+
+/**
+ * What is wanted, the least of each: `missed` latest times; `late` promises, by their weights; `lateness` of the latest of them, s;
+ * `finished`, the sum of the times at which pens are finished, s; `hands`, hours in which nothing is worked until all is done: changes
+ * and standing about, s.
+ */
+export const goals = ['missed', 'late', 'lateness', 'finished', 'hands'] as const
+export type Goal = (typeof goals)[number]
+/** What a plan comes to, by goal. */
+export type Costs = Readonly<Record<Goal, number>>
+
+/** One piece of work in its place. */
+export interface Block {
+  /** On which pen. */
+  pen: string
+  /** Its step. */
+  step: string
+  /** When hands begin on it, s. */
+  begins: number
+  /** When they end, s. */
+  ends: number
+  /** Of that time before it what the change took, s; 0: nothing was changed. */
+  change: number
+  /** Whether its latest time is missed. */
+  missed: boolean
+  /** Whether it lies in the hours; what does not is not done in them. */
+  inHours: boolean
+}
+
+/** Less than this is the same, s. */
+const SAME = 1e-6
+
+/** Which of two costs is less by these goals, the first one first: below 0 the first, 0 alike. */
+export function compareCosts(a: Costs, b: Costs, wanted: readonly Goal[] = goals): number {
+  for (const goal of wanted) {
+    const difference = a[goal] - b[goal]
+    if (Math.abs(difference) > SAME) return difference
+  }
+  return 0
+}
