@@ -49,7 +49,7 @@ const emit = defineEmits<{ tap: [] }>()
 .wrong { border-color: var(--brick); }
 .wrong .says { color: var(--brick); }
 .tapped { outline: 3px solid var(--leaf); outline-offset: 2px; }
-.says { font-size: 1.05rem; line-height: 1.2; }
-.tick { justify-self: end; font-size: 1.5rem; }
+.says { grid-column: 1 / -1; grid-row: 2; padding-right: 2.2rem; font-size: 1.05rem; line-height: 1.2; }
+.tick { grid-column: 2; grid-row: 2; justify-self: end; font-size: 1.5rem; }
 @media (max-width: 640px) { .tile { min-height: 76px; } }
 </style>
