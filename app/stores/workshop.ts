@@ -19,17 +19,19 @@ export const useWorkshop = defineStore('workshop', () => {
   const air = ref<AirReading[]>([])
   const units = computed(() => unitWords(workshop.value?.units ?? 'metric'))
 
+  /** Each answer is the whole shelf: asked one after the other, none puts back what a later one has told. */
+  const onShelf = inTurn()
   async function load() {
     ;[workshop.value, shelf.value, air.value] = await Promise.all([
       api('GET /api/workshop'),
-      api('GET /api/shelf'),
+      onShelf(() => api('GET /api/shelf')),
       api('GET /api/air'),
       // Work goes on without what was learnt: plans are then made with the defaults, and say so.
       learn().catch(() => undefined),
     ])
   }
   async function loadShelf() {
-    shelf.value = await api('GET /api/shelf')
+    shelf.value = await onShelf(() => api('GET /api/shelf'))
   }
   let asked = 0
   /** What the log tells by now: after something was measured. An answer that a later one has overtaken is not taken. */
@@ -50,16 +52,16 @@ export const useWorkshop = defineStore('workshop', () => {
     air.value = await api('GET /api/air')
   }
   async function putOnShelf(item: string, there: boolean, how: Omit<ShelfChange, 'item' | 'there'> = {}) {
-    shelf.value = await api('PUT /api/shelf', { body: { item, there, ...how } })
+    shelf.value = await onShelf(() => api('PUT /api/shelf', { body: { item, there, ...how } }))
   }
   async function sayBottle(bottle: BottleChange) {
-    shelf.value = await api('PUT /api/shelf/bottle', { body: bottle })
+    shelf.value = await onShelf(() => api('PUT /api/shelf/bottle', { body: bottle }))
   }
   async function addOwnAbrasive(wanted: OwnAbrasive) {
-    shelf.value = await api('POST /api/shelf/own', { body: wanted })
+    shelf.value = await onShelf(() => api('POST /api/shelf/own', { body: wanted }))
   }
   async function fillShelf() {
-    shelf.value = await api('POST /api/shelf/usual')
+    shelf.value = await onShelf(() => api('POST /api/shelf/usual'))
   }
   return {
     workshop,
