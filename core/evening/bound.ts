@@ -1,13 +1,14 @@
 import { nth } from '../sure'
-import { isOpen, type Course, type Task } from './course'
-import { handsBetween, whenDone, whenFree } from './hours'
-import type { Costs } from './problem'
+import { isOpen, type Course } from './course'
+import { doneBy, handsBetween, whenDone, whenFree } from './hours'
+import { SAME, type Costs } from './problem'
+import type { Chain, Task } from './task'
 
 const up = (a: number, b: number): number => a - b
 
 /** What is left on one pen. */
 interface Left {
-  /** Hands, s. */
+  /** Hands, with its part of the changes that are still needed, s. */
   hands: number
   /** When it is finished if nothing else is done, s. */
   alone: number
@@ -21,54 +22,101 @@ interface Left {
  * The least that the rest of a course can come to, goal by goal. Every pen is finished no sooner than alone; hands do one thing after
  * another, so the k-th to be finished is no sooner than the hours hold the work of the k with the least; what misses its promise for both
  * reasons is counted as Moore’s rule (1968) does, and how late the latest is as Jackson’s (1955), both of which nothing can do better than
- * where no pen has to wait; and each set-up that is still needed costs its change once.
+ * where no pen has to wait. A set-up that is still needed costs its change once: it is laid on the pens that need it in equal parts, so any
+ * of them together bear no more than they cost.
  */
 export function leastFrom(task: Task, course: Course): Costs {
+  const { capacity } = task
+  // What all hands could have done by now: of each until it is free.
+  const now = Math.min(...course.now)
+  let spare = 0
+  for (const [crew, free] of course.now.entries()) if (free > now) spare += handsBetween(nth(task.crews, crew), now, free)
+  const done = doneBy(capacity, now) + spare
+  const changes = changesLeft(task, course)
   const left: Left[] = []
-  for (let pen = 0; pen < task.pens.length; pen++) if (isOpen(task, course, pen)) left.push(leftOn(task, course, pen))
+  for (let pen = 0; pen < task.pens.length; pen++) if (isOpen(task, course, pen)) left.push(leftOn(task, course, pen, now, changes.part))
   return {
     missed: course.missed,
-    late: course.late + leastLate(task, course.now, left),
-    lateness: Math.max(course.lateness, leastLateness(task, course.now, left)),
-    finished: course.finished + leastFinished(task, course.now, left),
-    hands: course.hands + leastChanges(task, course),
+    pinned: course.pinned,
+    late: course.late + leastLate(task, done, left),
+    lateness: Math.max(course.lateness, leastLateness(task, done, left)),
+    finished: course.finished + leastFinished(task, done, left),
+    hands: course.hands + changes.sum,
   }
 }
 
-function leftOn({ pens, clock }: Task, course: Course, pen: number): Left {
-  const { work, after = 0, due = Infinity, weight = 1 } = nth(pens, pen)
-  let [ended, hands] = [nth(course.ended, pen), 0]
-  for (let at = nth(course.at, pen); at < work.length; at++) {
-    const piece = nth(work, at)
-    ended = whenFree(clock, Math.max(course.now, ended + piece.wait), piece.hands) + piece.hands
-    hands += piece.hands
+function leftOn({ pens, crews }: Task, course: Course, pen: number, now: number, part: readonly number[]): Left {
+  const chain = nth(pens, pen)
+  const { count, wait, hands: work, from, after, due, weight } = chain
+  const first = nth(course.at, pen)
+  let ended = nth(course.ended, pen)
+  for (let at = first; at < count; at++) {
+    const hands = nth(work, at)
+    const ready = Math.max(now, ended + nth(wait, at), nth(from, at))
+    let soonest = whenFree(nth(crews, 0), ready, hands)
+    for (let crew = 1; crew < crews.length; crew++) soonest = Math.min(soonest, whenFree(nth(crews, crew), ready, hands))
+    ended = soonest + hands
   }
-  return { hands, after, alone: ended + after, due, weight }
+  return { hands: nth(chain.rest, first) + partOf(chain, first, part), after, alone: ended + after, due, weight }
 }
 
-function leastFinished({ clock }: Task, now: number, left: readonly Left[]): number {
-  const alone = left.map(one => one.alone).sort(up)
-  const hands = left.map(one => one.hands).sort(up)
-  let [sum, work] = [0, 0]
-  for (let place = 0; place < left.length; place++) {
-    work += nth(hands, place)
-    sum += Math.max(nth(alone, place), whenDone(clock, now, work))
+/** A pen’s part of the changes to what it needs from a piece on. */
+function partOf({ setUp, count }: Chain, first: number, part: readonly number[]): number {
+  let sum = 0
+  for (let at = first; at < count; at++) {
+    const one = nth(setUp, at)
+    if (one && setUp.indexOf(one, first) === at) sum += nth(part, one)
   }
   return sum
 }
 
-function leastLateness({ clock }: Task, now: number, left: readonly Left[]): number {
-  let [most, work] = [0, 0]
+/** What the changes to set-ups that are still needed take, each once; in all, and of each the part of a pen that needs it. */
+function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: number, part: number[] } {
+  const needs = changes.map(() => 0)
+  for (const [pen, { setUp, count }] of pens.entries()) {
+    const first = nth(course.at, pen)
+    for (let at = first; at < count; at++) {
+      const one = nth(setUp, at)
+      if (one && setUp.indexOf(one, first) === at) needs[one] = nth(needs, one) + 1
+    }
+  }
+  let sum = 0
+  const part = changes.map((change, one) => {
+    // With several pairs of hands a set-up may be there already on the other.
+    const isThere = crews.length === 1 ? course.setUp[0] === one : course.setUp.includes(one)
+    const count = nth(needs, one)
+    if (!count || isThere) return 0
+    sum += change
+    return change / count
+  })
+  return { sum, part }
+}
+
+function leastFinished({ capacity }: Task, done: number, left: readonly Left[]): number {
+  const alone = left.map(one => one.alone).sort(up)
+  const hands = left.map(one => one.hands).sort(up)
+  let [sum, work] = [0, done]
+  for (let place = 0; place < left.length; place++) {
+    work += nth(hands, place)
+    sum += Math.max(nth(alone, place), whenDone(capacity, work))
+  }
+  // What is late already if nothing else is done.
+  for (const one of left) if (one.alone > one.due) sum += one.weight * (one.alone - one.due)
+  return sum
+}
+
+function leastLateness({ capacity }: Task, done: number, left: readonly Left[]): number {
+  let [most, work] = [0, done]
   for (const one of [...left].sort((a, b) => a.due - a.after - (b.due - b.after))) {
     work += one.hands
-    if (one.due < Infinity) most = Math.max(most, one.alone - one.due, whenDone(clock, now, work) + one.after - one.due)
+    if (one.due < Infinity) most = Math.max(most, one.alone - one.due, whenDone(capacity, work) + one.after - one.due)
   }
   // Alike due days stand in any order: only what is over with the last of them counts for all, which the largest of them is.
   return most
 }
 
-function leastLate({ clock }: Task, now: number, left: readonly Left[]): number {
-  const isLost = (one: Left) => one.alone > one.due + 1e-6
+function leastLate({ capacity }: Task, done: number, left: readonly Left[]): number {
+  const isLost = (one: Left) => one.alone > one.due + SAME
   const lost = left.filter(isLost).reduce((sum, one) => sum + one.weight, 0)
   // Of those that could be kept alone, as many as the hours do not hold; at the least by the lightest of them.
   const could = left.filter(one => !isLost(one) && one.due < Infinity).sort((a, b) => a.due - a.after - (b.due - b.after))
@@ -77,7 +125,7 @@ function leastLate({ clock }: Task, now: number, left: readonly Left[]): number 
   for (const { hands, due, after } of could) {
     taken.push(hands)
     work += hands
-    if (work <= handsBetween(clock, now, due - after) + 1e-6) continue
+    if (work <= doneBy(capacity, due - after) - done + SAME) continue
     const longest = taken.indexOf(Math.max(...taken))
     work -= nth(taken, longest)
     taken.splice(longest, 1)
@@ -85,14 +133,4 @@ function leastLate({ clock }: Task, now: number, left: readonly Left[]): number 
   }
   const lightest = could.map(one => one.weight).sort(up).slice(0, over)
   return lost + lightest.reduce((sum, one) => sum + one, 0)
-}
-
-function leastChanges(task: Task, course: Course): number {
-  const needed = new Set<number>()
-  for (let pen = 0; pen < task.pens.length; pen++)
-    for (const setUp of nth(task.setUps, pen).slice(nth(course.at, pen))) if (setUp) needed.add(setUp)
-  needed.delete(course.setUp)
-  let sum = 0
-  for (const setUp of needed) sum += nth(task.changes, setUp)
-  return sum
 }

@@ -1,79 +1,65 @@
 import { nth } from '../sure'
 import { handsBetween, nextHours, whenFree, type Clock } from './hours'
-import type { Block, Costs, EveningPen, EveningProblem, SetUp, Work } from './problem'
-
-/** A problem made ready: its clock, and set-ups as numbers (0: nothing, any other is alike only to itself). */
-export interface Task {
-  /** The pens. */
-  pens: readonly EveningPen[]
-  /** When hands are there. */
-  clock: Clock
-  /** For each pen and piece its set-up. */
-  setUps: readonly (readonly number[])[]
-  /** What a change to each set-up takes, s. */
-  changes: readonly number[]
-  /** What is set up in the beginning. */
-  first: number
-}
-
-/** The set-ups of a problem as numbers, and its clock. @throws RangeError for hours that are none, or work without time */
-export function taskOf({ pens, changes, setUp }: EveningProblem, clock: Clock): Task {
-  const known = ['']
-  const costs = [0]
-  const numberOf = (one: SetUp | null | undefined): number => {
-    if (!one) return 0
-    const key = `${one.kind} ${one.which}`
-    const at = known.indexOf(key)
-    if (at >= 0) return at
-    costs.push(changes[one.kind] ?? 0)
-    return known.push(key) - 1
-  }
-  for (const { work } of pens)
-    if (work.some(one => !(one.hands >= 0) || !(one.wait >= 0))) throw new RangeError('Work and waits should take no less than no time.')
-  const first = numberOf(setUp)
-  return { pens, clock, first, setUps: pens.map(({ work }) => work.map(one => numberOf(one.setUp))), changes: costs }
-}
+import { SAME, type Block, type Costs } from './problem'
+import { onlyThese, type Chain, type Task } from './task'
 
 /** Evenings somewhere in their course; times in s. Changed in place, since thousands are looked at for one answer. */
 export interface Course {
-  /** When the hands are free. */
-  now: number
-  /** What is set up. */
-  setUp: number
+  /** When each pair of hands is free. */
+  now: number[]
+  /** What each has set up. */
+  setUp: number[]
   /** Which piece of each pen is next. */
   at: number[]
   /** When the one before it ended. */
   ended: number[]
   /** Latest times that were missed. */
   missed: number
+  /** Wishes that were not held. */
+  pinned: number
   /** Promises broken, by their weights. */
   late: number
   /** By how much the latest pen misses its promise, s. */
   lateness: number
-  /** The times at which pens were finished, summed, s. */
+  /** The times at which pens were finished, summed, what is past a promise once more, s. */
   finished: number
   /** Hours in which nothing was worked, s. */
   hands: number
 }
 
-export const beginning = ({ pens, first, clock }: Task): Course => {
+export const beginning = ({ pens, setUp, crews }: Task): Course => {
   const course: Course = {
-    now: clock.hours[0]?.from ?? 0, setUp: first, at: pens.map(() => 0), ended: pens.map(() => 0),
-    missed: 0, late: 0, lateness: 0, finished: 0, hands: 0,
+    now: crews.map(({ hours }) => hours[0]?.from ?? 0), setUp: crews.map(() => setUp), at: pens.map(() => 0), ended: pens.map(() => 0),
+    missed: 0, pinned: 0, late: 0, lateness: 0, finished: 0, hands: 0,
   }
   // A pen on which only something runs by itself is finished without hands.
   pens.forEach((pen, index) => {
-    if (!pen.work.length) finish(course, pen, nth(course.ended, index))
+    if (!pen.count) finish(course, pen, nth(course.ended, index))
   })
   return course
 }
 
-export const copyOf = (course: Course): Course => ({ ...course, at: course.at.slice(), ended: course.ended.slice() })
-export const costsOf = ({ missed, late, lateness, finished, hands }: Course): Costs => ({ missed, late, lateness, finished, hands })
-export const isOpen = ({ pens }: Task, course: Course, pen: number): boolean => nth(course.at, pen) < nth(pens, pen).work.length
+export const copyOf = (course: Course): Course => ({
+  now: course.now.slice(), setUp: course.setUp.slice(), at: course.at.slice(), ended: course.ended.slice(), missed: course.missed,
+  pinned: course.pinned, late: course.late, lateness: course.lateness, finished: course.finished, hands: course.hands,
+})
+export const costsOf = ({ missed, pinned, late, lateness, finished, hands }: Course): Costs =>
+  ({ missed, pinned, late, lateness, finished, hands })
+export const isOpen = ({ pens }: Task, course: Course, pen: number): boolean => nth(course.at, pen) < nth(pens, pen).count
+
+/** The pens that may be taken up next. */
+export function openPens(task: Task, course: Course): number[] {
+  const only = onlyThese(task, course.at)
+  if (only) return only
+  const open: number[] = []
+  for (let pen = 0; pen < task.pens.length; pen++) if (isOpen(task, course, pen)) open.push(pen)
+  return open
+}
 
 /** Where a pen’s next piece would lie if it were taken up now. */
 export interface Place {
+  /** Whose hands. */
+  crew: number
   /** When hands begin on it. */
   begins: number
   /** The change before it, s. */
@@ -83,36 +69,45 @@ export interface Place {
 }
 
 /**
- * Where a pen’s next piece lies if it is taken up next: as soon as it is ready and what it needs is set up, in hours that hold it whole;
- * where the piece after it has a latest time, no sooner than so that somebody is there for that.
+ * Where a pen’s next piece lies if it is taken up next: as soon as it is ready and what it needs is set up, in hours that hold it whole,
+ * by the hands that can begin first; where the piece after it has a latest time, no sooner than so that somebody is there for that.
  */
 export function placeOf(task: Task, course: Course, pen: number): Place {
-  const { clock, pens, setUps, changes } = task
+  let best = placeWith(task, course, pen, 0)
+  for (let crew = 1; crew < task.crews.length; crew++) {
+    const other = placeWith(task, course, pen, crew)
+    const difference = other.begins - best.begins || other.change - best.change
+    if (difference < 0) best = other
+  }
+  return best
+}
+
+function placeWith(task: Task, course: Course, pen: number, crew: number): Place {
+  const clock = nth(task.crews, crew)
+  const chain = nth(task.pens, pen)
   const at = nth(course.at, pen)
-  const { work } = nth(pens, pen)
-  const piece = nth(work, at)
-  const setUp = nth(nth(setUps, pen), at)
-  const change = setUp === 0 || setUp === course.setUp ? 0 : nth(changes, setUp)
+  const setUp = nth(chain.setUp, at)
+  const change = setUp === 0 || setUp === nth(course.setUp, crew) ? 0 : nth(task.changes, setUp)
   const ended = nth(course.ended, pen)
   // Hands can change what is set up while the pen still waits.
-  const ready = Math.max(course.now, ended + piece.wait - change)
-  const soonest = whenFree(clock, ready, change + piece.hands) + change
-  const next = work[at + 1]
-  const begins = next?.latest === undefined ? soonest : inTimeFor(clock, soonest, piece, next, change)
-  return { begins, change, missed: piece.latest !== undefined && begins > ended + piece.latest + 1e-6 }
+  const ready = Math.max(nth(course.now, crew), Math.max(ended + nth(chain.wait, at), nth(chain.from, at)) - change)
+  const soonest = whenFree(clock, ready, change + nth(chain.hands, at)) + change
+  const begins = (chain.latest[at + 1] ?? Infinity) < Infinity ? inTimeFor(clock, soonest, chain, at, change) : soonest
+  return { crew, begins, change, missed: begins > ended + nth(chain.latest, at) + SAME }
 }
 
 /** The soonest beginning after which somebody is there for the next piece before its latest time; if none helps, the soonest. */
-function inTimeFor(clock: Clock, soonest: number, piece: Work, next: Work, change: number): number {
+function inTimeFor(clock: Clock, soonest: number, { hands, wait, latest }: Chain, at: number, change: number): number {
+  const [own, next, most] = [nth(hands, at), nth(hands, at + 1), nth(latest, at + 1)]
   const isKept = (begins: number) => {
-    const ended = begins + piece.hands
-    return whenFree(clock, ended + next.wait, next.hands) <= ended + (next.latest ?? Infinity)
+    const ended = begins + own
+    return whenFree(clock, ended + nth(wait, at + 1), next) <= ended + most
   }
   if (isKept(soonest)) return soonest
   for (const { from } of nextHours(clock, soonest)) {
     // So late that the next hours are just in time, or in those themselves.
-    for (const wish of [from - (next.latest ?? 0) - piece.hands, from + change]) {
-      const begins = whenFree(clock, Math.max(soonest, wish) - change, change + piece.hands) + change
+    for (const wish of [from - most - own, from + change]) {
+      const begins = whenFree(clock, Math.max(soonest, wish) - change, change + own) + change
       if (Number.isFinite(begins) && isKept(begins)) return begins
     }
   }
@@ -120,23 +115,27 @@ function inTimeFor(clock: Clock, soonest: number, piece: Work, next: Work, chang
 }
 
 /** Takes up a pen’s next piece. */
-export function take(task: Task, course: Course, pen: number, { begins, missed }: Place = placeOf(task, course, pen)): void {
+export function take(task: Task, course: Course, pen: number, place: Place = placeOf(task, course, pen)): void {
+  const { begins, missed, crew } = place
+  const chain = nth(task.pens, pen)
   const at = nth(course.at, pen)
-  const whole = nth(task.pens, pen)
-  const setUp = nth(nth(task.setUps, pen), at)
-  course.hands += handsBetween(task.clock, course.now, begins)
-  course.now = begins + nth(whole.work, at).hands
-  if (setUp) course.setUp = setUp
+  const setUp = nth(chain.setUp, at)
+  course.hands += handsBetween(nth(task.crews, crew), nth(course.now, crew), begins)
+  const ended = begins + nth(chain.hands, at)
+  course.now[crew] = ended
+  if (setUp) course.setUp[crew] = setUp
   course.at[pen] = at + 1
-  course.ended[pen] = course.now
+  course.ended[pen] = ended
   if (missed) course.missed += 1
-  if (at + 1 === whole.work.length) finish(course, whole, course.now)
+  if (begins > nth(chain.by, at) + SAME) course.pinned += 1
+  if (at + 1 === chain.count) finish(course, chain, ended)
 }
 
-function finish(course: Course, { after = 0, due, weight = 1 }: EveningPen, ended: number): void {
+function finish(course: Course, { after, due, weight }: Chain, ended: number): void {
   const finished = ended + after
   course.finished += finished
-  if (due === undefined || finished <= due + 1e-6) return
+  if (finished <= due + SAME) return
+  course.finished += weight * (finished - due)
   course.late += weight
   course.lateness = Math.max(course.lateness, finished - due)
 }
@@ -146,9 +145,9 @@ export function blocksOf(task: Task, order: readonly number[]): Block[] {
   const course = beginning(task)
   return order.map((pen) => {
     const place = placeOf(task, course, pen)
-    const { id, work } = nth(task.pens, pen)
-    const { step } = nth(work, nth(course.at, pen))
+    const step = nth(nth(task.steps, pen), nth(course.at, pen))
     take(task, course, pen, place)
-    return { pen: id, step, ...place, ends: course.now, inHours: course.now <= task.clock.end }
+    const ends = nth(course.ended, pen)
+    return { pen: nth(task.pens, pen).id, step, ...place, ends, inHours: ends <= nth(task.crews, place.crew).end }
   })
 }

@@ -1,21 +1,25 @@
-import { leastFrom } from './bound'
-import { beginning, blocksOf, taskOf } from './course'
-import { bestOrder } from './exact'
-import { clockOf } from './hours'
-import { compareCosts, goals, type Block, type Costs, type EveningProblem, type Goal } from './problem'
-import { chanceOf, firstWay, improved } from './search'
+import { must } from '../sure'
+import { blocksOf } from './course'
+import { searching, type Way } from './exact'
+import { compareCosts, usuallyWanted, SAME, type Block, type Costs, type EveningProblem, type Goal } from './problem'
+import { bestRanking, firstRankings } from './ranks'
+import { bettered, chanceOf, costsOfOrder } from './search'
+import { leastOf } from './strong-bound'
+import { taskOf, type Task } from './task'
 
 export interface EveningOptions {
-  /** What is wanted, the first before all others; as `goals` says where it is not said. */
+  /** What is wanted, the first before all others; as usually where it is not said. */
   wanted?: readonly Goal[]
-  /** Orders tried by rules; 40. */
-  tries?: number
   /** How often an order is changed to better it; 2,000. */
   changes?: number
   /** Courses looked at to prove that none is better; 20,000. */
   most?: number
   /** Another seed tries other orders. */
   seed?: number
+  /** The order that was shown last, as its pieces lay; it is kept unless another is better by more than `enough`. */
+  shown?: readonly Pick<Block, 'pen' | 'step'>[]
+  /** So much sooner pens have to be finished in all for another order to be shown, s; 600. */
+  enough?: number
 }
 
 /** What to do in the coming evenings. */
@@ -28,29 +32,106 @@ export interface Evenings {
   least: Costs
   /** Whether it is known that no order is better. */
   proven: boolean
+  /** Whether the order is the one that was shown before, as far as it was still to be done. */
+  kept: boolean
 }
 
 /**
- * The order in which pieces of work on several pens are taken up by one pair of hands in their hours: no latest time missed before all
- * else, then promises kept, then pens finished early, then little time without work. Proven by branch and bound where that comes to an
- * end, else the best of a search, with the least that any order could come to. Where a latest time is among the work, only orders are
- * looked at in which every piece is taken up as soon as it can be, so that only one that meets the bound is proven.
+ * The order in which pieces of work on several pens are taken up in the hours of one pair of hands or more: no latest time missed before
+ * all else, then the turner’s own wishes, promises kept, pens finished early, and little time without work. Proven by branch and bound
+ * where that comes to an end, else the best of a search, with the least that any order could come to. Where a latest time is among the
+ * work, or a helper, only orders are looked at in which every piece is taken up as soon as it can be, so that only one that meets the bound
+ * is proven.
  * @throws RangeError for hours or times that are none
  */
 export function planEvenings(problem: EveningProblem, options: EveningOptions = {}): Evenings {
-  const { wanted = goals, tries = 40, changes = 2000, most = 20_000, seed = 1 } = options
-  const task = taskOf(problem, clockOf(problem.hours))
-  const chance = chanceOf(seed)
-  const least = leastFrom(task, beginning(task))
-  const found = improved(task, firstWay(task, wanted, tries, chance), wanted, changes, chance)
-  const meets = () => compareCosts(found.costs, least, wanted) <= 0
-  const exact = meets() ? found : bestOrder(task, found, wanted, most)
-  const isFree = problem.pens.every(({ work }) => work.every(one => one.latest === undefined))
-  const best = exact ?? found
-  return {
-    blocks: blocksOf(task, best.order),
-    costs: best.costs,
-    least,
-    proven: compareCosts(best.costs, least, wanted) <= 0 || (exact !== undefined && isFree),
+  const { changes = 2000 } = options
+  let last: Evenings | undefined
+  const { most = MOST } = options
+  const every = Math.max(1, changes)
+  let rounds = Math.max(changes > 0 ? 1 : 0, Math.ceil(most / (COURSES * STEPS)))
+  for (const plan of planning(problem, { ...options, every })) {
+    last = plan
+    // The first answer comes before any change was tried.
+    if (plan.proven || rounds-- === 0) return plan
   }
+  return must(last, 'a plan is always answered')
+}
+
+/**
+ * The same, bettered for as long as one goes on asking: the first answer at once, then one after every so many changes (`every`), the
+ * last when it is known that none is better.
+ */
+export function* planning(problem: EveningProblem, options: EveningOptions & { every?: number } = {}): Generator<Evenings, undefined> {
+  const { wanted = usuallyWanted, most = MOST, seed = 1, every = 500, shown, enough = ENOUGH } = options
+  const task = taskOf(problem)
+  const chance = chanceOf(seed)
+  const least = leastOf(task)
+  const before = shown && wayOf(task, shown)
+  const answer = (way: Way, isBest: boolean): Evenings => {
+    const isKept = before !== undefined && isAsGood(before.costs, way.costs, wanted, enough)
+    const { order, costs } = isKept ? before : way
+    const meets = compareCosts(costs, least, wanted) <= 0
+    const isSame = compareCosts(costs, way.costs, wanted) <= 0
+    return { blocks: blocksOf(task, order), costs, least, proven: meets || (isBest && isSame), kept: isKept }
+  }
+  const meetsBound = ({ costs }: Way) => compareCosts(costs, least, wanted) <= 0
+  const first = must(bestRanking(task, firstRankings(task), wanted), 'there are rankings to begin with')
+  let best = before && compareCosts(before.costs, first.way.costs, wanted) <= 0 ? before : first.way
+  yield answer(best, false)
+  if (meetsBound(best)) return
+  const isFree = task.crews.length === 1 && problem.pens.every(({ work }) => work.every(one => one.latest === undefined))
+  const search = searching(task, best, wanted, COURSES)
+  let courses = 0
+  const bettering = bettered(task, { ...first, way: best }, wanted, every, chance)
+  for (let better = bettering.next(best); better.value; better = bettering.next(best)) {
+    best = better.value
+    // The proof goes on beside the search, each helped by what the other found.
+    for (let step = 0; courses < most && step < STEPS; step++) {
+      const { value } = search.next(best)
+      courses += COURSES
+      if (value && compareCosts(value.best.costs, best.costs, wanted) < 0) best = value.best
+      if (value?.whole) {
+        yield answer(best, isFree)
+        return
+      }
+    }
+    yield answer(best, false)
+    if (meetsBound(best)) return
+  }
+  yield answer(best, isFree)
+}
+
+/** Courses looked at between two looks at the clock, and how often before the next answer. */
+const COURSES = 1000
+const STEPS = 4
+const MOST = 20_000
+
+/** Pens have to be finished so much sooner in all for another order to be shown, s: below that turners would rather not be moved about. */
+const ENOUGH = 600
+
+/** An order that was shown before, as far as it is still to be done; what is new comes last. Undefined where a wish bars it. */
+function wayOf(task: Task, shown: readonly Pick<Block, 'pen' | 'step'>[]): Way | undefined {
+  const index = new Map(task.pens.map((pen, at) => [pen.id, at]))
+  const left = task.pens.map(pen => pen.count)
+  const order: number[] = []
+  for (const { pen, step } of shown) {
+    const at = index.get(pen)
+    if (at === undefined || !task.steps[at]?.includes(step) || !left[at]) continue
+    left[at] -= 1
+    order.push(at)
+  }
+  left.forEach((count, pen) => order.push(...Array.from({ length: count }, () => pen)))
+  const costs = costsOfOrder(task, order)
+  return costs && { order, costs }
+}
+
+/** Whether one is as good as another but for a little in what is counted in seconds. */
+function isAsGood(one: Costs, other: Costs, wanted: readonly Goal[], enough: number): boolean {
+  for (const goal of wanted) {
+    const worse = one[goal] - other[goal]
+    if (worse < -SAME) return true
+    if (worse > (goal === 'missed' || goal === 'pinned' || goal === 'late' ? SAME : enough)) return false
+  }
+  return true
 }

@@ -1,7 +1,8 @@
 import { nth } from '../sure'
 import { leastFrom } from './bound'
-import { beginning, copyOf, costsOf, isOpen, placeOf, take, type Course, type Task } from './course'
-import { compareCosts, type Costs, type Goal } from './problem'
+import { beginning, copyOf, costsOf, openPens, take, type Course } from './course'
+import { compareCosts, SAME, type Costs, type Goal } from './problem'
+import type { Task } from './task'
 
 /** An order in which pens are taken up, piece by piece, and what it comes to. */
 export interface Way {
@@ -18,69 +19,92 @@ interface Further {
   least: Costs
 }
 
+/** A search for the best order on its way: the best so far, and whether nothing is left to look at. */
+export interface Search {
+  /** The best order known. */
+  best: Way
+  /** Whether every other is known to be no better. */
+  whole: boolean
+}
+
 /**
- * The best order there is, or `known` where none is better. Branch and bound: a course is given up when the least it can come to is no
- * less than what is known, or when one with the same pieces behind it was met that is in nothing worse. Undefined when more than `most`
- * courses would have to be looked at. Of orders in which every piece is taken up as soon as it can be.
+ * The best order there is, or `known` where none is better. Branch and bound, depth first: a course is given up when the least it can come
+ * to is no less than what is known, or when one with the same pieces behind it was met that is in nothing worse. Of orders in which every
+ * piece is taken up as soon as it can be. Told after every so many courses (`every`), so that one can stop at any time; a better order
+ * found elsewhere meanwhile is handed in by `next`.
  */
-export function bestOrder(task: Task, known: Way, wanted: readonly Goal[], most: number): Way | undefined {
+export function* searching(
+  task: Task, known: Way, wanted: readonly Goal[], every: number,
+): Generator<Search, undefined, Way | undefined> {
   let best = known
   let count = 0
   const met = new Map<string, Course[]>()
   const path: number[] = []
-
-  function go(course: Course): void {
-    const further: Further[] = []
-    for (let pen = 0; pen < task.pens.length; pen++) {
-      if (!isOpen(task, course, pen)) continue
-      const next = copyOf(course)
-      take(task, next, pen, placeOf(task, course, pen))
-      further.push({ pen, next, least: leastFrom(task, next) })
-    }
-    if (!further.length) {
-      const costs = costsOf(course)
-      if (compareCosts(costs, best.costs, wanted) < 0) best = { order: path.slice(), costs }
-      return
-    }
-    further.sort((a, b) => compareCosts(a.least, b.least, wanted) || a.next.now - b.next.now)
-    for (const { pen, next, least } of further) {
-      if (compareCosts(least, best.costs, wanted) >= 0) break
-      if (isMet(next)) continue
-      if (++count > most) return
-      path.push(pen)
-      go(next)
+  const stack: { further: Further[], at: number }[] = [{ further: furtherOf(task, beginning(task), wanted), at: 0 }]
+  for (let top = stack.at(-1); top; top = stack.at(-1)) {
+    const one = top.further[top.at++]
+    if (!one || compareCosts(one.least, best.costs, wanted) >= 0) {
+      stack.pop()
       path.pop()
+      continue
+    }
+    if (isMet(task, met, one.next)) continue
+    if (++count % every === 0) {
+      const other = yield { best, whole: false }
+      if (other && compareCosts(other.costs, best.costs, wanted) < 0) best = other
+    }
+    const further = furtherOf(task, one.next, wanted)
+    if (further.length) {
+      path.push(one.pen)
+      stack.push({ further, at: 0 })
+    } else {
+      const costs = costsOf(one.next)
+      if (compareCosts(costs, best.costs, wanted) < 0) best = { order: [...path, one.pen], costs }
     }
   }
+  yield { best, whole: true }
+}
 
-  /** Whether a course with the same pieces behind it was met that is in nothing worse; else this one is put down. */
-  function isMet(course: Course): boolean {
-    const key = `${course.at.join(' ')} ${course.setUp}`
-    const all = met.get(key)
-    if (!all) {
-      met.set(key, [course])
-      return false
-    }
-    if (all.some(one => isNoWorse(task, one, course))) return true
-    all.push(course)
+/** Each pen taken up next, the most promising first. */
+function furtherOf(task: Task, course: Course, wanted: readonly Goal[]): Further[] {
+  const further = openPens(task, course).map((pen): Further => {
+    const next = copyOf(course)
+    take(task, next, pen)
+    return { pen, next, least: leastFrom(task, next) }
+  })
+  return further.sort((a, b) =>
+    compareCosts(a.least, b.least, wanted) || a.next.finished - b.next.finished || nowOf(a.next) - nowOf(b.next))
+}
+
+/** Whether a course with the same pieces behind it was met that is in nothing worse; else this one is put down. */
+function isMet(task: Task, met: Map<string, Course[]>, course: Course): boolean {
+  const key = String.fromCharCode(...course.at, ...course.setUp)
+  const all = met.get(key)
+  if (!all) {
+    met.set(key, [course])
     return false
   }
-
-  go(beginning(task))
-  return count > most ? undefined : best
+  for (const one of all) if (isNoWorse(task, one, course)) return true
+  all.push(course)
+  return false
 }
+
+const nowOf = ({ now }: Course): number => nth(now, 0)
 
 /** Whether one course is in nothing worse than another that has the same pieces behind it. */
 function isNoWorse(task: Task, one: Course, other: Course): boolean {
-  if (one.now > other.now || one.missed > other.missed || one.late > other.late) return false
-  if (one.lateness > other.lateness || one.finished > other.finished) return false
+  if (one.missed > other.missed || one.pinned > other.pinned || one.late > other.late) return false
+  if (one.lateness > other.lateness || one.finished > other.finished || one.hands > other.hands + SAME) return false
+  for (let crew = 0; crew < one.now.length; crew++) if (nth(one.now, crew) > nth(other.now, crew)) return false
+  const free = Math.min(...one.now)
   for (let pen = 0; pen < task.pens.length; pen++) {
     const at = nth(one.at, pen)
-    const { work } = nth(task.pens, pen)
-    if (at >= work.length) continue
+    const { count, latest, wait } = nth(task.pens, pen)
+    if (at >= count) continue
     const [a, b] = [nth(one.ended, pen), nth(other.ended, pen)]
+    if (a === b) continue
     // A latest time counts from where the piece before it ended: sooner is not better then.
-    if (work[at]?.latest === undefined ? a > b : a !== b) return false
+    if (nth(latest, at) < Infinity || (a > b && a + nth(wait, at) > free)) return false
   }
   return true
 }

@@ -24,8 +24,16 @@ export interface Work {
   wait: number
   /** It begins at the latest so long after the piece before it ended, s; unsaid: whenever. */
   latest?: number
+  /** It begins no sooner than this, s from the beginning: the turner wants it so, or what it waits for is over then. */
+  from?: number
+  /** The turner wants it begun by then, s from the beginning. */
+  by?: number
   /** What has to be set up for it; null: nothing. */
   setUp: SetUp | null
+  /** How much its time differs from one time to the next: the standard deviation of its logarithm; 0 where not said. */
+  spread?: number
+  /** How likely something goes wrong at it, and what mending that takes, s. */
+  mend?: { chance: number, hands: number }
 }
 
 /** A pen with what is left to do on it. */
@@ -42,25 +50,41 @@ export interface EveningPen {
   weight?: number
 }
 
+/** A piece of work by its pen and step. */
+export interface PieceId {
+  /** Of which pen. */
+  pen: string
+  /** Its step. */
+  step: string
+}
+
 /** What there is to do, and when hands are there for it. */
 export interface EveningProblem {
   /** The pens. */
   pens: readonly EveningPen[]
   /** When hands are there: one after the other, none over another. */
   hours: readonly Hours[]
+  /** When further pairs of hands are there, a list for each helper. */
+  helpers?: readonly (readonly Hours[])[]
   /** What a change of each kind of thing takes, s; nothing where a kind is not among them. */
   changes: Readonly<Record<string, number>>
   /** What is set up in the beginning. */
   setUp?: SetUp
+  /** What the turner wants done before all else, in this order; what stands before a piece on its pen comes with it. */
+  first?: readonly PieceId[]
+  /** What the turner wants done in one go: once one of them is begun, the others follow. */
+  together?: readonly (readonly PieceId[])[]
 }
 
 /**
- * What is wanted, the least of each: `missed` latest times; `late` promises, by their weights; `lateness` of the latest of them, s;
- * `finished`, the sum of the times at which pens are finished, s; `hands`, hours in which nothing is worked until all is done: changes
- * and standing about, s.
+ * What a plan comes to, the least of each: `missed` latest times; `pinned`, wishes of the turner that are not held; `late` promises, by
+ * their weights; `finished`, the sum of the times at which pens are finished, what is past a promise counted once more by its weight, s;
+ * `hands`, hours in which nothing is worked until all is done: changes and standing about, s; `lateness` of the latest promise, s.
  */
-export const goals = ['missed', 'late', 'lateness', 'finished', 'hands'] as const
+export const goals = ['missed', 'pinned', 'late', 'finished', 'hands', 'lateness'] as const
 export type Goal = (typeof goals)[number]
+/** What is wanted where nothing else is said, the first before all others. */
+export const usuallyWanted: readonly Goal[] = ['missed', 'pinned', 'late', 'finished', 'hands']
 /** What a plan comes to, by goal. */
 export type Costs = Readonly<Record<Goal, number>>
 
@@ -70,6 +94,8 @@ export interface Block {
   pen: string
   /** Its step. */
   step: string
+  /** Whose hands: 0 the turner’s, then each helper’s. */
+  crew: number
   /** When hands begin on it, s. */
   begins: number
   /** When they end, s. */
@@ -83,10 +109,10 @@ export interface Block {
 }
 
 /** Less than this is the same, s. */
-const SAME = 1e-6
+export const SAME = 1e-6
 
 /** Which of two costs is less by these goals, the first one first: below 0 the first, 0 alike. */
-export function compareCosts(a: Costs, b: Costs, wanted: readonly Goal[] = goals): number {
+export function compareCosts(a: Costs, b: Costs, wanted: readonly Goal[] = usuallyWanted): number {
   for (const goal of wanted) {
     const difference = a[goal] - b[goal]
     if (Math.abs(difference) > SAME) return difference

@@ -1,0 +1,134 @@
+import { nth } from '../sure'
+import { beginning, take, type Course } from './course'
+import type { Block, EveningPen, EveningProblem } from './problem'
+import { chanceOf } from './search'
+import { taskOf, type Chain, type Task } from './task'
+
+/** How often evenings were played, and how they went for each pen. */
+export interface Chances {
+  /** How many times. */
+  plays: number
+  /** Of each pen with a promise, in how many of them it was kept, as a part of 1. */
+  kept: ReadonlyMap<string, number>
+  /** In how many every promise was kept, as a part of 1. */
+  allKept: number
+  /** When each pen was finished, s, the soonest first; one for each play. */
+  finished: ReadonlyMap<string, readonly number[]>
+}
+
+export interface ChanceOptions {
+  /** How often; 1,000. */
+  plays?: number
+  /** Another seed plays otherwise. */
+  seed?: number
+  /** How much the air, alike for all of one play, stretches waits: the standard deviation of the logarithm; 0.15. */
+  air?: number
+}
+
+/** Waits differ by so much from one spell of weather to another [model]. */
+const AIR = 0.15
+
+/**
+ * Plays evenings many times in the order of a plan: the time of each piece drawn by its spread about its middle (log-normal), something
+ * gone wrong at it by its chance and mended there and then, the waits stretched by the air. Hands take up pieces in the order that was
+ * planned, each as soon as it can be.
+ */
+export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Block, 'pen'>[], options: ChanceOptions = {}): Chances {
+  const { plays = 1000, seed = 1, air = AIR } = options
+  const task = taskOf({ ...problem, first: [], together: [] })
+  const index = new Map(task.pens.map((pen, at) => [pen.id, at]))
+  const order = blocks.flatMap(({ pen }) => index.get(pen) ?? [])
+  const chance = chanceOf(seed)
+  const normal = () => Math.sqrt(-2 * Math.log(chance())) * Math.cos(2 * Math.PI * chance())
+  const finished = new Map(problem.pens.map(pen => [pen.id, [] as number[]]))
+  const kept = new Map(problem.pens.flatMap(pen => (pen.due === undefined ? [] : [[pen.id, 0] as [string, number]])))
+  let allKept = 0
+  for (let play = 0; play < plays; play++) {
+    const stretch = Math.exp(air * normal())
+    const played = playedTask(task, problem.pens, stretch, normal, chance)
+    const course = run(played, order)
+    let isKept = true
+    problem.pens.forEach((pen, at) => {
+      const ends = nth(course.ended, at) + nth(played.pens, at).after
+      finished.get(pen.id)?.push(ends)
+      if (pen.due === undefined) return
+      if (ends <= pen.due) kept.set(pen.id, (kept.get(pen.id) ?? 0) + 1)
+      else isKept = false
+    })
+    if (isKept) allKept++
+  }
+  for (const times of finished.values()) times.sort((a, b) => a - b)
+  return { plays, finished, kept: new Map([...kept].map(([pen, count]) => [pen, count / plays])), allKept: allKept / plays }
+}
+
+function run(task: Task, order: readonly number[]): Course {
+  const course = beginning(task)
+  for (const pen of order) take(task, course, pen)
+  return course
+}
+
+/** A task in which times are as they fell this once. */
+function playedTask(
+  task: Task, pens: readonly EveningPen[], stretch: number, normal: () => number, chance: () => number,
+): Task {
+  return {
+    ...task,
+    pens: task.pens.map((chain, index): Chain => {
+      const { work } = nth(pens, index)
+      return {
+        ...chain,
+        hands: work.map(({ hands, spread = 0, mend }) =>
+          hands * Math.exp(spread * normal()) + (mend && chance() < mend.chance ? mend.hands : 0)),
+        wait: chain.wait.map(wait => wait * stretch),
+        latest: chain.latest.map(latest => latest * stretch),
+        after: chain.after * stretch,
+      }
+    }),
+  }
+}
+
+/** How much later one piece may begin. */
+export interface Slack {
+  /** Of which pen. */
+  pen: string
+  /** Its step. */
+  step: string
+  /** When it begins by the plan, s. */
+  begins: number
+  /** When it has to begin at the latest, s. */
+  by: number
+}
+
+/**
+ * What endangers a promise most: of a pen’s pieces the one that may be put off the least, and by when it has to begin, all else going on in
+ * its order. Undefined for a pen without a promise, or one that the plan does not keep.
+ */
+export function tightest(problem: EveningProblem, blocks: readonly Block[], pen: string): Slack | undefined {
+  const due = problem.pens.find(one => one.id === pen)?.due
+  if (due === undefined) return undefined
+  const task = taskOf({ ...problem, first: [], together: [] })
+  const index = new Map(task.pens.map((one, at) => [one.id, at]))
+  const own = index.get(pen)
+  const order = blocks.flatMap(block => index.get(block.pen) ?? [])
+  if (own === undefined) return undefined
+  const endsWith = (at: number, from: number): number => {
+    const pens = task.pens.map((chain, one) =>
+      (one === own ? { ...chain, from: chain.from.map((before, piece) => (piece === at ? Math.max(before, from) : before)) } : chain))
+    return nth(run({ ...task, pens }, order).ended, own) + nth(pens, own).after
+  }
+  let least: Slack | undefined
+  blocks.filter(block => block.pen === pen).forEach(({ step, begins }, at) => {
+    if (endsWith(at, begins) > due) return
+    let [low, high] = [begins, Math.max(begins, due)]
+    while (high - low > SECOND) {
+      const middle = (low + high) / 2
+      if (endsWith(at, middle) <= due) low = middle
+      else high = middle
+    }
+    // Of two as tight the first, which comes sooner.
+    if (!least || low - begins < least.by - least.begins - SECOND) least = { pen, step, begins, by: low }
+  })
+  return least
+}
+/** Worked out to the second. */
+const SECOND = 1

@@ -1,0 +1,127 @@
+import { must, nth } from '../sure'
+import { capacityOf, clockOf, type Capacity, type Clock } from './hours'
+import type { EveningProblem, PieceId, SetUp } from './problem'
+
+/** One pen made ready for counting: its pieces as columns. */
+export interface Chain {
+  /** Its id. */
+  id: string
+  /** How many pieces. */
+  count: number
+  /** Hands on each, s. */
+  hands: readonly number[]
+  /** What runs by itself before each, s. */
+  wait: readonly number[]
+  /** From the end of the one before, s; Infinity where there is no such time. */
+  latest: readonly number[]
+  /** No sooner, s. */
+  from: readonly number[]
+  /** By when, s; Infinity where nobody wants that. */
+  by: readonly number[]
+  /** Set-ups as numbers; 0 is nothing. */
+  setUp: readonly number[]
+  /** Hands on this and all after it, s. */
+  rest: readonly number[]
+  /** What runs by itself after the last, s. */
+  after: number
+  /** Promised by, s; Infinity where it is not. */
+  due: number
+  /** Weight of that promise. */
+  weight: number
+}
+
+/** A piece by numbers. */
+export interface At {
+  /** Which pen. */
+  pen: number
+  /** Which of its pieces. */
+  at: number
+}
+
+/** A problem made ready. Set-ups are numbers: 0 is nothing, any other is alike only to itself. */
+export interface Task {
+  /** The pens. */
+  pens: readonly Chain[]
+  /** The clock of each pair of hands. */
+  crews: readonly Clock[]
+  /** What they hold together. */
+  capacity: Capacity
+  /** What a change to each set-up takes, s. */
+  changes: readonly number[]
+  /** What is set up in the beginning. */
+  setUp: number
+  /** What comes before all else. */
+  first: readonly At[]
+  /** What is done in one go. */
+  groups: readonly (readonly At[])[]
+  /** For each pen and piece its group; -1: none. */
+  groupOf: readonly (readonly number[])[]
+  /** The steps by their numbers. */
+  steps: readonly (readonly string[])[]
+}
+
+/**
+ * A problem made ready for counting. Pins that name a piece that is not there are passed over: it was done meanwhile.
+ * @throws RangeError for hours that are none, or work without time
+ */
+export function taskOf({ pens, hours, helpers = [], changes, setUp, first = [], together = [] }: EveningProblem): Task {
+  const known = new Map([['', 0]])
+  const costs = [0]
+  const numberOf = (one: SetUp | null | undefined): number => {
+    if (!one) return 0
+    const key = `${one.kind} ${one.which}`
+    const at = known.get(key)
+    if (at !== undefined) return at
+    known.set(key, known.size)
+    costs.push(changes[one.kind] ?? 0)
+    return known.size - 1
+  }
+  for (const { work } of pens)
+    if (work.some(one => !(one.hands >= 0) || !(one.wait >= 0))) throw new RangeError('Work and waits should take no less than no time.')
+  const all = [hours, ...helpers]
+  const last = Math.max(0, ...all.flatMap(one => one.map(({ to }) => to)))
+  const crews = all.map(one => clockOf(one, last))
+  const chains = pens.map(({ id, work, after = 0, due = Infinity, weight = 1 }): Chain => {
+    const hands = work.map(one => one.hands)
+    return {
+      id, count: work.length, hands, after, due, weight,
+      wait: work.map(one => one.wait),
+      latest: work.map(one => one.latest ?? Infinity),
+      from: work.map(one => one.from ?? 0),
+      by: work.map(one => one.by ?? Infinity),
+      setUp: work.map(one => numberOf(one.setUp)),
+      rest: [...hands, 0].map((_, at) => hands.slice(at).reduce((sum, one) => sum + one, 0)),
+    }
+  })
+  const atOf = ({ pen, step }: PieceId): At[] => {
+    const index = pens.findIndex(one => one.id === pen)
+    const at = pens[index]?.work.findIndex(one => one.step === step) ?? -1
+    return at < 0 ? [] : [{ pen: index, at }]
+  }
+  const groups = together.map(group => group.flatMap(atOf)).filter(group => group.length > 1)
+  const groupOf = pens.map(({ work }) => work.map(() => -1))
+  groups.forEach((group, index) => {
+    for (const { pen, at } of group) nth(groupOf, pen)[at] = index
+  })
+  return {
+    pens: chains, crews, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
+    first: first.flatMap(atOf), groups, groupOf, steps: pens.map(({ work }) => work.map(one => one.step)),
+  }
+}
+
+/** The pens that may be taken up next by what the turner wants first or in one go; null: all of them. */
+export function onlyThese({ first, groups, groupOf, pens }: Task, at: readonly number[]): number[] | null {
+  if (!first.length && !groups.length) return null
+  const ahead = first.find(one => nth(at, one.pen) <= one.at)
+  if (ahead) return [ahead.pen]
+  const isDone = (one: At) => nth(at, one.pen) > one.at
+  const begun = groups.find(group => group.some(isDone) && !group.every(isDone))
+  if (begun) return begun.filter(one => !isDone(one)).map(one => one.pen)
+  const all = pens.flatMap((pen, index) => (nth(at, index) < pen.count ? [index] : []))
+  const free = all.filter((pen) => {
+    const group = nth(groupOf, pen)[nth(at, pen)] ?? -1
+    return group < 0 || must(groups[group], 'a group has its number').every(one => nth(at, one.pen) === one.at)
+  })
+  // Wishes that bar one another bar nothing.
+  return free.length ? free : all
+}
