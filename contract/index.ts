@@ -1,4 +1,5 @@
 export type { DefectHistory, DefectPage, ListedDefect } from './defects'
+export type { DayHours, EveningsKept, KeptEvening } from './evenings'
 export { changedKinds, type Change, type ChangedKind, type Message } from './live'
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Refusal } from './refusal'

@@ -7,12 +7,15 @@ import type {
   BlankInput,
   BottleChange,
   DefectQuery,
+  HoursChange,
+  KeptPlan,
   MarkQuery,
   MethodInput,
   NewPen,
   OwnAbrasive,
   PenChange,
   PenQuery,
+  Pin,
   ReadingInput,
   ShelfChange,
   ShelfFittingInput,
@@ -20,6 +23,7 @@ import type {
   WorkshopChange,
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
+import type { DayHours, EveningsKept } from './evenings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -53,6 +57,13 @@ export interface Routes {
   'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
   'GET /api/defects': { query: DefectQuery, answer: DefectPage }
   'GET /api/defects/history': { answer: DefectHistory }
+  'GET /api/evenings': { answer: EveningsKept }
+  'PUT /api/evenings/hours': { body: HoursChange, answer: DayHours[] }
+  'PUT /api/evenings/pins': { body: Pin, answer: Pin[] }
+  'DELETE /api/evenings/pins/:id': { answer: Pin[] }
+  'PUT /api/evenings/plan': { body: KeptPlan, answer: Nothing }
+  'POST /api/evenings/calendar': { answer: { calendar: string } }
+  'DELETE /api/evenings/calendar': { answer: Nothing }
   'POST /api/events': { body: { events: readonly BenchEvent[], sentAt?: string }, answer: Appended }
   'GET /api/fittings': { answer: ShelfFitting[] }
   'POST /api/fittings': { body: ShelfFittingInput, answer: ShelfFitting }

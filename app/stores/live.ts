@@ -20,6 +20,7 @@ export const useLive = defineStore('live', () => {
   const workshop = useWorkshop()
   const stock = useStock()
   const methods = useMethods()
+  const evenings = useEveningsKept()
   const time = useRightTime()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
@@ -168,8 +169,11 @@ export const useLive = defineStore('live', () => {
   function takeRows(rows: readonly ListedPen[]) {
     penRows.take(rows)
     for (const { pen, summary } of rows)
-      if (summary.stage === 'in work' && !bench.kept.has(pen.id)) void bench.fetchPen(pen.id).catch(() => undefined)
+      if (isWanted(summary.stage) && !bench.kept.has(pen.id)) void bench.fetchPen(pen.id).catch(() => undefined)
   }
+
+  /** Pens in work stand on the bench; planned ones are in the evenings, where somebody looks at those. */
+  const isWanted = (stage: ListedPen['summary']['stage']) => stage === 'in work' || (stage === 'planned' && evenings.kept !== undefined)
 
   /** What is done about a change of each kind. */
   const fetchers: Record<ChangedKind, (ref: string) => Promise<unknown>> = {
@@ -183,6 +187,9 @@ export const useLive = defineStore('live', () => {
     blanks: () => stock.loadBlanks(),
     bits: () => stock.loadBits(),
     methods: () => methods.load(),
+    evenings: async () => {
+      if (evenings.kept) await evenings.load()
+    },
   }
   /** Fetches what was changed, each once. The number moves on only when all of it has come, so that a lost answer is asked for again. */
   async function catchUp(changes: readonly Change[], upTo: number) {

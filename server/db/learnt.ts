@@ -1,9 +1,11 @@
 import type { Knex } from 'knex'
 import type { WorkshopLearnt } from '../../contract'
 import { learnPress, type OwnPress } from '../../core/barrel'
+import { learnPace, type OwnPace, type StepTaken } from '../../core/bench'
 import { learnWait, type OwnWait, type Touch } from '../../core/climate'
 import { fitBuild, learnEvenness, type BuildFit, type Growth, type Levelled, type OwnEvenness } from '../../core/film'
 import { learnSanding, type Learnt, type SandingObservation } from '../../core/sanding'
+import type { StepKind } from '../../core/plan'
 import type { SandingClass } from '../../core/shelf'
 import { products } from '../../reference'
 import { isFresh, keepLesson, type Lesson } from './lessons'
@@ -48,6 +50,22 @@ async function learnPresses(knex: Knex, fitting: string): Promise<OwnPress> {
   return learnPress((await latest<{ left: number }>(knex, 'press', fitting)).map(({ left }) => left).filter(Number.isFinite))
 }
 
+/**
+ * The turner’s own pace at a kind of step, from times that were measured or said; a step counts as mended where its pen has a defect that
+ * was found at that kind of step.
+ */
+async function learnSteps(knex: Knex, about: string): Promise<OwnPace> {
+  const rows: { body: { seconds: number, planned: number, timing: string }, mended: boolean }[] = await knex('facts as step')
+    .where({ kind: 'step', about })
+    .orderBy([{ column: 'at', order: 'desc' }, { column: 'pen_id' }, { column: 'place' }])
+    .limit(LATEST)
+    .select('body', knex.raw(`exists (
+      select from facts where facts.pen_id = step.pen_id and facts.kind = 'defect' and facts.body->>'found' = step.about) as mended`))
+  const taken = rows.map(({ body: { seconds, planned, timing }, mended }): StepTaken =>
+    ({ seconds: timing === 'planned' ? NaN : seconds, planned, mended }))
+  return learnPace(taken)
+}
+
 /** How even levelling and barrels are. */
 async function learnLevelled(knex: Knex): Promise<OwnEvenness> {
   const levelled = await latest<Levelled>(knex, 'levelled')
@@ -61,7 +79,7 @@ interface Asking {
 }
 
 /** Facts that something is learnt from. */
-const KINDS = ['sanding', 'growth', 'touch', 'levelled', 'press']
+const KINDS = ['sanding', 'growth', 'touch', 'levelled', 'press', 'step']
 
 /** What the log tells: as it was worked out last, and anew where facts of its kind came in since. */
 export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
@@ -76,6 +94,11 @@ export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }):
     const learnt = await known(knex, lesson, asking, () => learnPresses(knex, lesson.about))
     if (learnt.pens) presses[lesson.about] = learnt
   }
+  const paces: Partial<Record<StepKind, OwnPace>> = {}
+  for (const lesson of lessons.filter(one => one.kind === 'step')) {
+    const learnt = await known(knex, lesson, asking, () => learnSteps(knex, lesson.about))
+    if (learnt.steps) paces[lesson.about as StepKind] = learnt
+  }
   const levelled = lessons.find(one => one.kind === 'levelled')
   const even = levelled && await known(knex, levelled, asking, () => learnLevelled(knex))
   const sanding: Partial<Record<SandingClass, Learnt>> = {}
@@ -88,6 +111,7 @@ export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }):
     builds: await builds(knex, lessons.filter(one => one.kind === 'growth'), asking),
     waits,
     presses,
+    paces,
     ...(even?.levellings ? { even } : {}),
   }
 }

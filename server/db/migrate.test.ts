@@ -44,6 +44,10 @@ const RELEASED: Record<string, string> = {
   '0007-lifetime': '7a838c574fd6cbe29111f33671c745a233e893e071931546bb047854e96c79ae',
   '0008-workshops': 'b699c86f8b2cb4d7703d2f8acb9c32ec6ae1723af061575012dbee144791c5c6',
   '0009-plan-versions': 'f04da9f37b5980b79bbc7378d4fa7426a4edf0b33b359b8d528d019e18d7fd9b',
+  '0010-as-used': '6a7731e533498755f5534b6ff89bc7a8efb623d51b1fd371108e6e69e654e6d4',
+  '0011-learnt-anew': 'cd1704fd50ef230a34b1f07cb9819b51ea58703b12494ee613550174cdf973ad',
+  '0012-counted-off': '60ebf2e12983ef91a2177408fb5710461edc492c1a931912c5ccfde5928d19a4',
+  '0013-boards': 'd492288b358a87077704bfba16783f506fadce08b1ae05a99653c6a971042e0c',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {
@@ -52,7 +56,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
 })
 it('only migrations that are on their way are not among the released ones', () => {
   expect(migrationNames.filter(name => !(name in RELEASED)))
-    .toEqual(['0010-as-used', '0011-learnt-anew', '0012-counted-off', '0013-boards'])
+    .toEqual(['0014-evenings'])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

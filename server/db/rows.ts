@@ -108,6 +108,18 @@ export async function inWork(knex: Knex): Promise<Pen[]> {
   return rows.map(asPen)
 }
 
+/** The first of the pens that are planned and not begun, those due first before the others, and how many there are. */
+export async function plannedFirst(knex: Knex, most: number): Promise<{ pens: Pen[], all: number }> {
+  const rows: PenColumns[] = await knex('pen_rows')
+    .join('pens', 'pens.id', 'pen_rows.pen_id')
+    .where({ stage: 'planned' })
+    .orderByRaw('pen_rows.due nulls last, letter, number, pen_id')
+    .limit(most)
+    .select(...penColumns(knex))
+  const count: { all: number } | undefined = await knex('pen_rows').where({ stage: 'planned' }).first(knex.raw('count(*)::int as "all"'))
+  return { pens: rows.map(asPen), all: count?.all ?? 0 }
+}
+
 /** The first day on which a pen is due that is not finished, and how many of that day are still to come; null when none is due. */
 export async function nextDue(knex: Knex): Promise<DueDay | null> {
   const first = (stage: string) => knex('pen_rows').where({ stage }).whereNotNull('due').min('due as day')

@@ -2,6 +2,7 @@
 /** The places, as barrels on a mandrel; the one you are in is turned. On a phone the shaft lies along the bottom edge. */
 const places = [
   { to: '/', name: 'Bench' },
+  { to: '/evenings', name: 'Evenings' },
   { to: '/pens', name: 'Pens' },
   { to: '/methods', name: 'Methods' },
   { to: '/shelf', name: 'Shelf' },

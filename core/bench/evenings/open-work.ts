@@ -1,5 +1,5 @@
 import type { EveningPen, Work } from '../../evening'
-import { gateSince, type StepKind, type StepTrace } from '../../plan'
+import { gateSince, isGrit, type StepKind, type StepTrace } from '../../plan'
 import type { Board } from '../board'
 import { secondsBetween } from '../pause'
 import { leftOut } from '../replay'
@@ -36,7 +36,8 @@ export function openWork(pen: string, board: Board, now: string, { paces = {}, d
     const { wait, latest, from } = waitOf(board, one, open, work, running.get(step.id), now, out)
     work.push({
       step: step.id,
-      hands: Math.max(1, handsOn.value * factor),
+      // How long a grit takes is learnt by the model of sanding: that time is the turner’s own already.
+      hands: Math.max(1, handsOn.value * (isGrit(step) ? 1 : factor)),
       wait,
       setUp: setUpOf(step, state.plan.inputs),
       spread,

@@ -12,6 +12,7 @@ import * as asUsed from './0010-as-used'
 import * as learntAnew from './0011-learnt-anew'
 import * as countedOff from './0012-counted-off'
 import * as boards from './0013-boards'
+import * as evenings from './0014-evenings'
 
 interface Migration {
   name: string
@@ -33,6 +34,7 @@ const migrations: Migration[] = [
   { name: '0011-learnt-anew', ...learntAnew },
   { name: '0012-counted-off', ...countedOff },
   { name: '0013-boards', ...boards },
+  { name: '0014-evenings', ...evenings },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { addMinutes, differenceInCalendarDays, format } from 'date-fns'
+import type { HoursChange } from '#schemas'
+import type { Board } from '~/stores/bench'
+import type { Column, Shown } from '~/utils/evening-view'
+import type { Wish } from '~/composables/usePinning'
+
+/** The coming evenings side by side, nights folded between them: the line of hands on top, a row for each pen. */
+const props = defineProps<{
+  blocks: readonly Shown[]
+  evenings: readonly Stretch[]
+  promised: readonly Promised[]
+  boards: readonly Board[]
+  before: boolean
+  after: boolean
+}>()
+const emit = defineEmits<{
+  move: [by: number]
+  pick: [block: Shown]
+  hold: [block: Shown, wish: Wish | undefined]
+  put: [block: Shown, wish: Wish]
+  hours: [change: HoursChange]
+}>()
+const { now } = useClock()
+
+const columns = computed(() => columnsOf(props.evenings, props.evenings.length))
+const starts = computed(() => new Map(props.evenings.map(one => [one.day, one.from])))
+const all = computed(() => rowsOf(props.boards, props.blocks, props.promised, columns.value, now.value))
+const rows = computed(() => all.value.filter(hasMuch))
+const others = computed(() => all.value.filter(one => !hasMuch(one)).map(one => one.board.pen.mark))
+const shown = computed(() => props.blocks.filter(one => one.inHours && isShown(columns.value, one)))
+const hands = computed(() => groupsOf(shown.value.filter(one => one.crew === 0)))
+const helps = computed(() => groupsOf(shown.value.filter(one => one.crew > 0)))
+const isNowShown = computed(() => isShown(columns.value, { from: now.value, to: addMinutes(now.value, 1) }))
+const nightName = ({ from, to }: Column) => {
+  const nights = differenceInCalendarDays(to, from)
+  if (!nights) return ''
+  return nights > 1 ? `${nights} nights` : 'night'
+}
+/** The end of an evening while it is drawn out. */
+const pulled = ref<{ day: string, end: Date }>()
+const pull = (day: string, end: Date | undefined) => (pulled.value = end && { day, end })
+const endOf = ({ day, to }: Column) => format(pulled.value?.day === day ? pulled.value?.end ?? to : to, 'HH:mm')
+const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `${100 * width}%` })
+</script>
+
+<template>
+  <section class="chart figures" aria-label="The coming evenings" @keydown.left="emit('move', -1)" @keydown.right="emit('move', 1)">
+    <div class="ground" aria-hidden="true">
+      <i v-for="(one, index) in columns" :key="index" :class="one.kind" :style="placed(one)" />
+      <i v-if="isNowShown" class="now" :style="{ left: drawnAt(columns, { from: now, to: now }).left }" />
+    </div>
+    <div class="heads">
+      <span class="turn">
+        <button type="button" :disabled="!before" aria-label="Sooner evenings" @click="emit('move', -1)">←</button>
+        <button type="button" :disabled="!after" aria-label="Later evenings" @click="emit('move', 1)">→</button>
+      </span>
+      <div class="lane">
+        <div v-for="(one, index) in columns" :key="index" :class="['head', one.kind]" :style="placed(one)">
+          <template v-if="one.kind === 'evening'">
+            <b>{{ eveningName(one.from, now) }}</b><span class="hours">{{ format(one.from, 'HH:mm') }}–{{ endOf(one) }}</span>
+          </template>
+          <span v-else>{{ nightName(one) }}</span>
+        </div>
+      </div>
+    </div>
+    <EveningHands name="your hands" :groups="hands" :columns="columns" :starts="starts" @hours="emit('hours', $event)" @pulled="pull" />
+    <EveningHands v-if="helps.length" name="who helps" :groups="helps" :columns="columns" />
+    <EveningRow
+      v-for="row in rows" :key="row.board.pen.id" :row="row" :columns="columns" @pick="emit('pick', $event)"
+      @hold="(block, wish) => emit('hold', block, wish)" @put="(block, wish) => emit('put', block, wish)"
+    />
+    <p v-if="others.length" class="quiet later">Nothing in these evenings: {{ others.join(' ') }}</p>
+  </section>
+</template>
+
+<style scoped>
+.chart { position: relative; --name: 11.5rem; }
+.ground { position: absolute; inset: 0 0 0 var(--name); }
+.ground i { position: absolute; inset-block: 0; }
+.ground .evening { background: var(--surface); }
+.ground .night { background: color-mix(in srgb, var(--line) 55%, transparent); }
+.ground .now { border-left: 2.5px solid var(--ink); }
+.heads { position: relative; display: grid; grid-template-columns: var(--name) minmax(0, 1fr); align-items: center; }
+.lane { position: relative; height: 100%; min-height: 2.6rem; }
+.head {
+  position: absolute;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 0 0.5rem;
+  padding: 0.35rem 0.5rem;
+}
+.head.night { justify-content: center; padding-inline: 0; color: var(--ink-2); font-size: 0.85rem; line-height: 1.1; text-align: center; }
+.head b { font: 700 1.15rem var(--font-head); }
+.hours { font-family: var(--font-mono); font-size: 0.9rem; color: var(--ink-2); }
+.turn { display: flex; gap: 0.4rem; }
+.turn button { width: 44px; height: 44px; border: 2px solid var(--line); border-radius: 8px; background: var(--surface); cursor: pointer; }
+.turn button:disabled { opacity: 0.4; cursor: default; }
+.later { position: relative; padding: 0.5rem; background: var(--ground); }
+@media (max-width: 640px) {
+  .chart { --name: 4.6rem; }
+  .turn { gap: 0; }
+  .turn button { width: 36px; }
+}
+</style>

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { addDays, format } from 'date-fns'
+import { boardOf, openWork } from '#core/bench'
+import type { EveningPen } from '#core/evening'
+import { list } from '#core/format'
+import { makePlan, planInputs } from '#core/plan'
+import type { Method } from '#core/method'
+import { materials } from '#reference'
+import { secondsTo, stretchesFrom, type Stretch } from '~/utils/evening-hours'
+
+/** For pens that are not begun: the earliest day that holds nine times in ten beside all that is there, and what would bring it forward. */
+const emit = defineEmits<{ close: [] }>()
+const stock = useStock()
+const methods = useMethods()
+const workshop = useWorkshop()
+const { plan, given, aside } = useEvenings()
+const { failed, loaded, again } = useInsist(() => Promise.all([stock.load(), methods.load(), workshop.shelf ? undefined : workshop.load()]))
+onMounted(again)
+
+const form = reactive({ fitting: '', material: 'apple', method: '', count: 1 })
+watch(loaded, () => {
+  form.fitting ||= stock.fittings?.[0]?.fitting.id ?? ''
+  form.method ||= methods.methods?.[0]?.id ?? ''
+})
+const byName = (rows: readonly { id: string, name: string }[]) =>
+  rows.map(({ id, name }) => ({ label: name, value: id })).sort((a, b) => a.label.localeCompare(b.label, 'en'))
+const fittings = computed(() => byName((stock.fittings ?? []).map(one => one.fitting)))
+const finishes = computed(() => byName(methods.methods ?? []))
+const woods = byName(materials)
+
+/** So many pens as they would be, of this method. */
+function pensOf(method: Method, now: Date): EveningPen[] {
+  const fitting = stock.fitting(form.fitting)?.fitting
+  const material = materials.find(row => row.id === form.material)
+  if (!fitting || !material || !workshop.shelf || !workshop.workshop) return []
+  const planned = makePlan(planInputs({
+    fitting, material, method, shelf: workshop.shelf, workshop: workshop.workshop, wishes: { tool: 'skew', film: 'gloss' },
+    taught: workshop.learnt,
+  }))
+  const board = boardOf(planned, [])
+  return Array.from({ length: form.count }, (_, index) => openWork(`new ${index}`, board, now.toISOString(), { paces: given.value.paces }))
+}
+interface Told { by: Date, day: string }
+async function ask(method: Method, longer: number): Promise<Told | undefined> {
+  const known = plan.value
+  if (!known) return undefined
+  const { now, problem } = known.of
+  const pens = pensOf(method, now)
+  if (!pens.length) return undefined
+  // Later than all that is planned there are evenings too.
+  const far = stretchesFrom(given.value.hours, 'turner', now, 120)
+  const hours = asHours(far.map((one, index) => (index < EVENINGS ? later(one, longer) : one)), now)
+  const { plan: found, finished } = await aside({ ...problem, hours, pens: [...problem.pens, ...pens] }, true)
+  const ends = finished.filter(([pen]) => pen.startsWith('new ')).map(([, seconds]) => seconds)
+  const last = Math.max(...ends)
+  const end = secondsTo(now, far.at(-1)?.to ?? now)
+  if (!found.blocks.length || last > end) return undefined
+  const by = new Date(now.getTime() + last * 1000)
+  return { by, day: format(by <= promisedBy(format(by, 'yyyy-MM-dd')) ? by : addDays(by, 1), 'yyyy-MM-dd') }
+}
+/** What “an evening more” is: an hour on each of so many evenings. */
+const EVENINGS = 3
+const later = ({ day, from, to }: Stretch, minutes: number): Stretch => ({ day, from, to: new Date(to.getTime() + minutes * 60_000) })
+
+const told = shallowRef<Told>()
+const asked = ref(false)
+const sooner = ref<string[]>([])
+let turn = 0
+async function answer() {
+  const mine = ++turn
+  const method = methods.method(form.method)
+  asked.value = false
+  sooner.value = []
+  if (!method) return
+  const found = await ask(method, 0)
+  if (mine !== turn) return
+  told.value = found
+  asked.value = true
+  if (!found) return
+  const ways: string[] = []
+  const longer = await ask(method, 60)
+  if (longer && longer.day < found.day) ways.push(`an hour more on each of the next three evenings: ${dayWords(longer.day)}`)
+  for (const other of methods.methods ?? []) {
+    if (mine !== turn) return
+    if (other.id === method.id || ways.length > 3) continue
+    const then = await ask(other, 0)
+    if (then && then.day < found.day) ways.push(`${other.name}: ${dayWords(then.day)}`)
+  }
+  if (mine === turn) sooner.value = ways
+}
+watch([form, loaded, plan], () => void answer(), { immediate: true })
+</script>
+
+<template>
+  <UModal
+    :open="true" title="When may I promise?" description="For pens that are not begun, with all that is on the bench and planned in mind."
+    @update:open="emit('close')"
+  >
+    <template #body>
+      <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+      <p v-else-if="!loaded" class="quiet" role="status">Fetching the shelf ...</p>
+      <div v-else class="promise figures filled">
+        <UFormField label="Fitting"><USelect v-model="form.fitting" size="xl" :items="fittings" /></UFormField>
+        <UFormField label="Material"><USelect v-model="form.material" size="xl" :items="woods" /></UFormField>
+        <UFormField label="Finish"><USelect v-model="form.method" size="xl" :items="finishes" /></UFormField>
+        <UFormField label="How many"><UInputNumber v-model="form.count" size="xl" :min="1" :max="20" /></UFormField>
+        <p class="says" role="status">
+          <template v-if="!asked">Working it out ...</template>
+          <template v-else-if="told">
+            <b>{{ dayWords(told.day) }}</b>
+            <span>holds nine times in ten. Ready by {{ format(told.by, 'EEE d MMM HH:mm') }} then.</span>
+          </template>
+          <template v-else>The hours of the coming months do not hold it. Say more hours, or promise nothing yet.</template>
+        </p>
+        <p v-if="sooner.length" class="quiet">Sooner with {{ list(sooner) }}.</p>
+      </div>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.promise { display: grid; gap: 0.8rem; }
+.says { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.3rem 0.8rem; min-height: 3.2rem; }
+.says b { font: 700 2rem var(--font-head); }
+</style>

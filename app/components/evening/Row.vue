@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import type { Column, Shown } from '~/utils/evening-view'
+import type { Wish } from '~/composables/usePinning'
+import type { Drawn, Row } from '~/utils/evening-rows'
+
+/** One pen in the coming evenings; its work can be taken up and put elsewhere. */
+const props = defineProps<{ row: Row, columns: readonly Column[] }>()
+const emit = defineEmits<{ pick: [block: Shown], hold: [block: Shown, wish: Wish | undefined], put: [block: Shown, wish: Wish] }>()
+const { now } = useClock()
+const field = useTemplateRef('field')
+const summary = computed(() => props.row.board.summary)
+const isDark = computed(() => !isLight(summary.value.material.colour))
+function spoken({ blocks, from, to }: Drawn): string {
+  const titles = [...new Set(blocks.map(one => one.title))].join(', ')
+  return `${props.row.board.pen.mark}, ${titles}: ${clockTime(from, now.value)} to ${clockTime(to, now.value)}`
+}
+
+/** What is held, where the finger took it, and what it would be put down as. */
+const held = ref<{ block: Shown, x: number, moved: boolean, wish?: Wish | undefined }>()
+/** A finger that moves less than this rests, px. */
+const RESTS = 8
+function take(block: Shown, event: PointerEvent) {
+  held.value = { block, x: event.clientX, moved: false }
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+}
+function drag(event: PointerEvent) {
+  const one = held.value
+  const box = field.value?.getBoundingClientRect()
+  if (!one || !box || (!one.moved && Math.abs(event.clientX - one.x) < RESTS)) return
+  const wish = wishAt(one.block, (event.clientX - box.left) / box.width)
+  const isSame = wish?.at === one.wish?.at && wish?.kind === one.wish?.kind
+  held.value = { ...one, moved: true, wish }
+  if (!isSame) emit('hold', one.block, wish)
+}
+/** Later than it lies: not before then. Sooner: begun by then. To five minutes; nothing where no evening is. */
+function wishAt(block: Shown, part: number): Wish | undefined {
+  const column = props.columns.find(one => one.kind === 'evening' && part >= one.left && part <= one.left + one.width)
+  if (!column) return undefined
+  const { from, to, left, width } = column
+  const moment = from.getTime() + ((part - left) / width) * (to.getTime() - from.getTime())
+  const at = new Date(Math.round(moment / 300_000) * 300_000)
+  return { kind: at > block.from ? 'not before' : 'by', at: at.toISOString() }
+}
+function letGo() {
+  const one = held.value
+  held.value = undefined
+  if (!one) return
+  if (!one.moved) emit('pick', one.block)
+  else if (one.wish) emit('put', one.block, one.wish)
+  else emit('hold', one.block, undefined)
+}
+const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.first
+</script>
+
+<template>
+  <div class="row">
+    <NuxtLink class="name" :to="`/pens/${row.board.pen.id}`">
+      <PenTag :mark="row.board.pen.mark" /><span>{{ row.board.pen.name }}</span>
+    </NuxtLink>
+    <div ref="field" class="lane">
+      <i v-for="(wait, index) in row.waits" :key="`w${index}`" class="wait" :style="drawnAt(columns, wait)" />
+      <button
+        v-for="band in row.bands" :key="band.first.is.id" type="button" class="band" :class="{ held: isHeld(band), dark: isDark }"
+        :style="{ ...drawnAt(columns, band), '--wood': summary.material.colour }" :aria-label="spoken(band)"
+        @pointerdown="take(band.first, $event)" @pointermove="drag" @pointerup="letGo" @pointercancel="held = undefined"
+        @keydown.enter.prevent="emit('pick', band.first)"
+      >
+        <b>{{ band.says }}</b>
+      </button>
+      <i
+        v-for="(edge, index) in row.late" :key="`l${index}`" class="latest" title="past its latest time"
+        :style="{ left: drawnAt(columns, { from: edge, to: edge }).left }"
+      />
+      <span
+        v-if="row.flag" class="flag" :class="{ late: !row.flag.kept }"
+        :style="{ left: drawnAt(columns, { from: row.flag.at, to: row.flag.at }).left }"
+      >
+        <UIcon name="i-lucide-flag" aria-hidden="true" />{{ row.flag.kept ? 'kept' : 'late' }}
+      </span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  position: relative;
+  display: grid;
+  grid-template-columns: var(--name) minmax(0, 1fr);
+  align-items: center;
+  border-top: 1px solid var(--line);
+}
+.name {
+  display: flex;
+  align-items: center;
+  gap: 0.6rem;
+  min-width: 0;
+  padding-right: 0.6rem;
+  color: var(--ink);
+  font-size: 0.95rem;
+  line-height: 1.15;
+}
+.lane { position: relative; height: 100%; min-height: 2.75rem; }
+.wait { position: absolute; top: calc(50% - 6px); height: 12px; background: var(--wait); }
+.band {
+  position: absolute;
+  top: 0.35rem;
+  bottom: 0.35rem;
+  min-width: 5px;
+  padding: 0;
+  overflow: hidden;
+  container-type: inline-size;
+  border: 0;
+  border-radius: 3px;
+  background: var(--wood);
+  color: #1c2b24;
+  box-shadow: inset 0 0 0 1px rgb(0 0 0 / 25%);
+  cursor: grab;
+  touch-action: pan-y;
+}
+.band.dark { color: #fff; }
+.band b { display: none; overflow: hidden; white-space: nowrap; font-weight: 700; font-size: 0.85rem; text-align: center; }
+@container (min-width: 34px) { .band b { display: block; } }
+.band.held { outline: 3px solid var(--leaf); cursor: grabbing; }
+.latest { position: absolute; inset-block: 0.2rem; border-left: 4px solid var(--brick); }
+.flag {
+  position: absolute;
+  top: 0.3rem;
+  display: inline-flex;
+  align-items: center;
+  gap: 0.2rem;
+  height: 2.1rem;
+  padding: 0 0.3rem;
+  border-left: 2px solid currentColor;
+  background: var(--surface);
+  font-weight: 700;
+  font-size: 0.9rem;
+  color: var(--leaf);
+}
+.flag.late { color: var(--brick); }
+@media (max-width: 640px) { .name span:last-child { display: none; } }
+</style>

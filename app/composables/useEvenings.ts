@@ -1,0 +1,86 @@
+import { createSharedComposable, useDocumentVisibility } from '@vueuse/core'
+import type { Evenings, EveningProblem } from '#core/evening'
+import type { Pin } from '#schemas'
+import type { AskedEvenings, ToldEvenings } from '~/utils/evening-talk'
+
+/** What stands on the screen is worked out anew at least so often, ms. */
+const AT_LEAST = 5 * 60_000
+
+type Aside = Extract<ToldEvenings, { kind: 'aside' }>
+type Chances = Omit<Extract<ToldEvenings, { kind: 'chances' }>, 'kind' | 'number'>
+
+/**
+ * The coming evenings: planned when an entry comes in, a wait ends, hours or wishes are changed, and every few minutes; bettered while one
+ * looks. The order that was shown stays where another is better by little.
+ */
+export const useEvenings = createSharedComposable(() => {
+  const store = useEveningsKept()
+  const workshop = useWorkshop()
+  const { now } = useClock()
+  const visibility = useDocumentVisibility()
+  const opened = ref(now.value.getTime())
+  watch(visibility, () => {
+    opened.value = now.value.getTime()
+  })
+
+  /** The moment for which it is planned: the last entry, or a whole few minutes, ms. */
+  const moment = computed(() => {
+    const time = now.value.getTime()
+    const entries = store.boards.flatMap(({ state }) => state.log.at(-1)?.event.at ?? []).map(at => Date.parse(at))
+    return Math.max(opened.value, Math.floor(time / AT_LEAST) * AT_LEAST, ...entries.filter(at => at <= time))
+  })
+  const given = computed(() => ({
+    boards: store.boards,
+    hours: store.kept?.hours ?? [],
+    pins: store.kept?.pins ?? [],
+    paces: workshop.learnt?.paces ?? {},
+  }))
+  const posed = computed(() => (store.kept ? pose(given.value, new Date(moment.value)) : undefined))
+
+  const plan = shallowRef<{ of: Posed, is: Evenings, rests: boolean }>()
+  const chances = shallowRef<Chances>()
+  const worker = new Worker(new URL('../workers/evenings.worker.ts', import.meta.url), { type: 'module' })
+  const asides = new Worker(new URL('../workers/evenings.worker.ts', import.meta.url), { type: 'module' })
+  let number = 0
+  let asked: Posed | undefined
+  worker.onmessage = ({ data }: MessageEvent<ToldEvenings>) => {
+    if (data.kind === 'aside' || data.number !== number || !asked) return
+    if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests }
+    else chances.value = data
+  }
+  watch(posed, (now) => {
+    if (!now) return
+    asked = now
+    const shown = plan.value?.is.blocks.map(({ pen, step }) => ({ pen, step }))
+    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, ...(shown ? { shown } : {}) }
+    worker.postMessage(message)
+  }, { immediate: true })
+
+  const waiting = new Map<number, (told: Aside) => void>()
+  let question = 0
+  asides.onmessage = ({ data }: MessageEvent<ToldEvenings>) => {
+    if (data.kind !== 'aside') return
+    waiting.get(data.number)?.(data)
+    waiting.delete(data.number)
+  }
+  /** What another problem would come to, answered beside what is shown. */
+  const aside = (problem: EveningProblem, plays = false): Promise<Aside> =>
+    new Promise((resolve) => {
+      const message: AskedEvenings = { kind: 'aside', number: ++question, problem, plays }
+      waiting.set(question, resolve)
+      asides.postMessage(message)
+    })
+  /** What the same pens would come to with other wishes or hours. */
+  const whatIf = async (change: Partial<EveningsGiven>): Promise<{ of: Posed, is: Evenings }> => {
+    const of = pose({ ...given.value, ...change }, new Date(moment.value))
+    return { of, is: (await aside(of.problem)).plan }
+  }
+  /** Wishes with one more. */
+  const withPin = (pin: Pin): readonly Pin[] => [...given.value.pins.filter(one => one.id !== pin.id), pin]
+
+  onScopeDispose(() => {
+    worker.terminate()
+    asides.terminate()
+  })
+  return { plan, chances, given, aside, whatIf, withPin, moment }
+})

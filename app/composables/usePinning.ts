@@ -1,0 +1,74 @@
+import type { Pin } from '#schemas'
+import { newId } from '~/utils/ids'
+import type { Shown } from '~/utils/evening-view'
+
+/** A wish about one piece, before it is kept. */
+export type Wish = Pick<Pin, 'kind' | 'at'>
+
+/** What a wish would cost is asked once the finger rests for so long, ms. */
+const RESTS = 120
+
+/** Taking one piece up and putting it elsewhere: what that costs is said while it is held, and kept as a wish when it is put down. */
+export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: ComputedRef<readonly Stretch[]>) {
+  const store = useEveningsKept()
+  const { plan, whatIf, withPin } = useEvenings()
+  const chosen = ref<{ pen: string, step: string }>()
+  const picked = computed(() => blocks.value.find(one => one.pen === chosen.value?.pen && one.is.id === chosen.value?.step))
+  const cost = ref('')
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let turn = 0
+
+  function pick(block: Shown | undefined) {
+    chosen.value = block && { pen: block.pen, step: block.is.id }
+    cost.value = ''
+  }
+  /** The same wish about the same piece is one, however often it is changed. */
+  function pinOf({ pen, is }: Shown, { kind, at }: Wish): Pin {
+    const before = store.kept?.pins.find(one => one.pen === pen && one.step === is.id && one.kind === kind)
+    return { id: before?.id ?? newId(), pen, step: is.id, kind, at, group: null, weight: null }
+  }
+  /** Asks what a wish would come to; without one what is said is taken away. */
+  function hold(block: Shown, wish: Wish | undefined) {
+    clearTimeout(timer)
+    const mine = ++turn
+    if (!wish) {
+      cost.value = ''
+      return
+    }
+    timer = setTimeout(() => void ask(block, wish, mine), RESTS)
+  }
+  async function ask(block: Shown, wish: Wish, mine: number) {
+    const before = plan.value
+    if (!before) return
+    const { of, is } = await whatIf({ pins: withPin(pinOf(block, wish)) })
+    if (mine !== turn) return
+    cost.value = costWords(before, { of, is })
+  }
+  /** What changes for the worse, or better. */
+  function costWords(before: NonNullable<typeof plan.value>, { of, is }: Awaited<ReturnType<typeof whatIf>>): string {
+    if (is.costs.pinned > before.is.costs.pinned) return 'It cannot be begun by then.'
+    const [then, now] = [readyTimes(before.of.problem, before.is), readyTimes(of.problem, is)]
+    const lost = store.boards.filter(({ pen }) => {
+      if (pen.due === null) return false
+      const by = promisedBy(pen.due).getTime()
+      const isLate = (ready: number | undefined) => of.now.getTime() + (ready ?? 0) * 1000 > by
+      return isLate(now.get(pen.id)) && !isLate(then.get(pen.id))
+    })
+    if (lost.length) return `${lost.map(one => one.pen.mark).join(', ')} would miss ${lost.length === 1 ? 'its' : 'their'} day.`
+    const later = is.costs.finished - before.is.costs.finished
+    if (Math.abs(later) < 300) return 'It costs nothing.'
+    return `Pens are ready ${roughSpan(Math.abs(later) / of.problem.pens.length)} ${later > 0 ? 'later' : 'sooner'} on average.`
+  }
+  async function put(block: Shown, wish: Wish) {
+    const pin = pinOf(block, wish)
+    // Of the moments of one piece the last that was said counts.
+    const other = (store.kept?.pins ?? []).filter(one => one.pen === pin.pen && one.step === pin.step && one.id !== pin.id)
+    await Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)])
+    pick(undefined)
+  }
+  const drop = (id: string) => store.dropPin(id)
+  watch(evenings, () => {
+    if (chosen.value && !picked.value) pick(undefined)
+  })
+  return { picked, cost, pick, hold, put, drop }
+}

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import type { Shown } from '~/utils/evening-view'
+
+useHead({ title: 'Evenings · Oxlip' })
+const live = useLive()
+const store = useEveningsKept()
+const workshops = useWorkshops()
+const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
+const { now } = useClock()
+const { plan, chances, moment } = useEvenings()
+const { units } = storeToRefs(useWorkshop())
+
+/** So wide an evening is to be read, px. */
+const EVENING = 300
+const frame = useTemplateRef('frame')
+const { width } = useElementSize(frame)
+const count = computed(() => Math.max(1, Math.min(4, Math.floor((width.value - 200) / EVENING))))
+const from = ref(0)
+const evenings = computed(() => plan.value?.of.evenings ?? [])
+const shown = computed(() => evenings.value.slice(from.value, from.value + count.value))
+const heading = computed(() => {
+  const first = shown.value[0]
+  if (!first) return 'Evenings'
+  const name = eveningName(first.from, now.value)
+  return shown.value.length > 1 ? `${name} and ${countWord(shown.value.length - 1).toLowerCase()} more` : name
+})
+
+const blocks = computed(() => {
+  const known = plan.value
+  if (!known) return []
+  return shownBlocks(known.is, waitsOf(known.of.problem), store.boards, known.of.now, units.value)
+})
+const promised = computed((): Promised[] => {
+  const known = plan.value
+  if (!known) return []
+  const ready = readyTimes(known.of.problem, known.is)
+  return store.boards.flatMap(({ pen }) => {
+    const at = ready.get(pen.id)
+    if (pen.due === null || at === undefined) return []
+    const when = new Date(known.of.now.getTime() + at * 1000)
+    return [{ pen: pen.id, mark: pen.mark, due: pen.due, ready: when, kept: when <= promisedBy(pen.due) }]
+  })
+})
+const late = computed(() => promised.value.filter(one => !one.kept))
+const night = computed(() => {
+  const first = evenings.value[0]
+  return first ? nightWords(blocks.value, first) : ''
+})
+/** The evening that is next, as hands go. */
+const tonight = computed(() => {
+  const first = evenings.value[0]
+  return first ? groupsOf(blocks.value.filter(one => one.crew === 0 && one.inHours && one.from < first.to)) : []
+})
+/** Work that no evening is long enough for. */
+const tooLong = computed(() => {
+  const longest = Math.max(0, ...evenings.value.map(one => secondsTo(one.from, one.to)))
+  return blocks.value.find(one => (one.to.getTime() - one.from.getTime()) / 1000 > longest)
+})
+const over = computed(() => new Set(blocks.value.filter(one => !one.inHours).map(one => one.board.pen.mark)))
+
+const { remedies } = useRemedies(late)
+const danger = computed(() => {
+  const told = chances.value
+  const known = plan.value
+  if (!told?.kept.length || !known) return ''
+  const tight = [...told.tight].sort((a, b) => a.by - a.begins - (b.by - b.begins))[0]
+  const block = tight && blocks.value.find(one => one.pen === tight.pen && one.is.id === tight.step)
+  const by = tight && new Date(known.of.now.getTime() + tight.by * 1000)
+  const most = block && by ? `; most in danger: ${block.board.pen.mark}, ${block.title}, to be begun by ${clockTime(by, now.value)}` : ''
+  return `Chance that every promise holds: ${inTen(told.allKept)}${most}.`
+})
+
+const { picked, cost, pick, hold, put, drop } = usePinning(blocks, evenings)
+const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, promised: promised.value }))
+watch(() => plan.value?.rests, rests => rests && keep())
+const asking = ref(false)
+const saying = ref(false)
+const openBlock = (block: Shown) => pick(block)
+function move(by: number) {
+  from.value = Math.max(0, Math.min(Math.max(0, evenings.value.length - count.value), from.value + by))
+}
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!loaded || !plan" class="quiet" role="status">Planning the evenings ...</p>
+  <div v-else ref="frame" class="evenings">
+    <header>
+      <div>
+        <h1>{{ heading }}</h1>
+        <p v-if="blocks.length" class="quiet figures" role="status">
+          {{ promiseWords(promised) }} {{ provenWords(plan.is, plan.of.problem.pens.length, plan.rests) }}
+        </p>
+      </div>
+      <button type="button" class="key" @click="saying = true">Hours</button>
+      <button type="button" class="key" :disabled="!evenings.length" @click="asking = true">When may I promise?</button>
+      <NuxtLink class="key" to="/evenings/sheet">Print</NuxtLink>
+    </header>
+
+    <section v-if="!store.boards.length" class="empty sheet">
+      <h2>Nothing to plan</h2>
+      <p>Start a pen, and Oxlip lays its work into your evenings: what to do tonight, what the night does, and when it is ready.</p>
+      <p class="ways">
+        <NuxtLink class="key next" to="/pens/new">Start a pen</NuxtLink>
+        <button v-if="workshops.demo" type="button" class="key" @click="enterWorkshop(workshops.demo.id)">Look at the demo</button>
+      </p>
+    </section>
+    <section v-else-if="!evenings.length" class="empty sheet">
+      <h2>No hours</h2>
+      <p>Nobody is at the lathe in the coming months. Say when you are, and the work finds its place.</p>
+      <p class="ways"><button type="button" class="key next" @click="saying = true">Say your hours</button></p>
+    </section>
+    <template v-else>
+      <div class="says figures">
+        <p v-for="one in late.slice(0, 3)" :key="one.pen">
+          <b class="harm">◆ {{ lateWords(one, evenings) }}, promised for {{ dayWords(one.due) }}:</b>
+          {{ remedies.get(one.pen) ?? 'looking for what would keep it ...' }}
+        </p>
+        <p v-if="late.length > 3" class="harm">◆ {{ countWord(late.length - 3) }} more miss their day.</p>
+        <p v-if="tooLong" class="harm">
+          ◆ {{ tooLong.board.pen.mark }}, {{ tooLong.title }}: no evening is long enough for it. Make one longer.
+        </p>
+        <p v-else-if="over.size" class="harm">
+          ◆ The hours of the coming months do not hold it all: {{ [...over].join(', ') }} lie after them. Say more hours.
+        </p>
+        <p v-if="night"><b>{{ night }}</b></p>
+        <p v-if="store.kept?.more" class="quiet">{{ store.kept.more }} more planned pens are not in here: those due first come first.</p>
+      </div>
+      <EveningChart
+        :blocks="blocks" :evenings="shown" :promised="promised" :boards="store.boards" :before="from > 0"
+        :after="from + count < evenings.length" @move="move" @pick="openBlock" @hold="hold" @put="put" @hours="store.sayHours"
+      />
+      <EveningPicked
+        v-if="picked" :picked="picked" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []" @hold="hold" @put="put"
+        @drop="drop" @close="pick(undefined)"
+      />
+      <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />
+      <p class="quiet figures">
+        A notch on the line of hands is a change of bit, paper or bottle; bands are waits that run by themselves. {{ danger }}
+      </p>
+      <EveningPast :past="store.kept?.past ?? []" />
+    </template>
+    <EveningHours v-if="saying" :hours="store.kept?.hours ?? []" @close="saying = false" />
+    <EveningPromise v-if="asking" :key="moment" @close="asking = false" />
+  </div>
+</template>
+
+<style scoped>
+.evenings { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; }
+header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 0.8rem; }
+header > div { flex: 1 1 20rem; min-width: 0; }
+header h1 { line-height: 1.2; }
+.says { display: grid; gap: 0.3rem; font-size: 1.05rem; }
+.empty { display: grid; gap: 0.7rem; padding: 1.4rem; }
+.ways { display: flex; flex-wrap: wrap; gap: 0.7rem; }
+</style>

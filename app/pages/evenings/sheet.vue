@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { format } from 'date-fns'
+
+/** The coming evenings on paper: what is done when, and what is promised. */
+useHead({ title: 'Evenings, on paper · Oxlip' })
+const live = useLive()
+const store = useEveningsKept()
+const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
+const { plan } = useEvenings()
+const { units } = storeToRefs(useWorkshop())
+const SHOWN = 7
+const blocks = computed(() => {
+  const known = plan.value
+  return known ? shownBlocks(known.is, waitsOf(known.of.problem), store.boards, known.of.now, units.value) : []
+})
+const evenings = computed(() =>
+  (plan.value?.of.evenings ?? []).slice(0, SHOWN).flatMap((evening) => {
+    const own = blocks.value.filter(one => one.crew === 0 && one.inHours && one.from >= evening.from && one.from < evening.to)
+    const groups = groupsOf(own)
+    return groups.length ? [{ ...evening, groups }] : []
+  }))
+const promised = computed(() => store.boards
+  .flatMap(({ pen: { mark, name, due } }) => (due === null ? [] : [{ mark, name, due }]))
+  .sort((a, b) => a.due.localeCompare(b.due)))
+const print = () => window.print()
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!loaded || !plan" class="quiet" role="status">Planning the evenings ...</p>
+  <article v-else class="paper figures">
+    <header>
+      <h1>The coming evenings</h1>
+      <button type="button" class="key next no-print" @click="print">Print</button>
+      <NuxtLink class="key no-print" to="/evenings">Back to the evenings</NuxtLink>
+    </header>
+    <p v-if="!evenings.length">Nothing is laid into the coming evenings.</p>
+    <section v-for="one in evenings" :key="one.day">
+      <h2>{{ format(one.from, 'EEEE d MMMM') }}, {{ format(one.from, 'HH:mm') }} to {{ format(one.to, 'HH:mm') }}</h2>
+      <table>
+        <tbody>
+          <tr v-for="(group, index) in one.groups" :key="index">
+            <td class="box" aria-hidden="true">□</td>
+            <td class="when">{{ format(group.from, 'HH:mm') }}</td>
+            <td><b>{{ group.title }}</b></td>
+            <td>{{ group.marks.join(' ') }}</td>
+            <td class="span">{{ roughSpan((group.to.getTime() - group.from.getTime()) / 1000) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <section v-if="promised.length">
+      <h2>Promised</h2>
+      <ul><li v-for="one in promised" :key="one.mark">{{ dayWords(one.due) }}: <b>{{ one.mark }}</b> {{ one.name }}</li></ul>
+    </section>
+    <EveningCalendar class="no-print" />
+  </article>
+</template>
+
+<style scoped>
+.paper { display: grid; gap: 1.1rem; max-width: 52rem; }
+header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.7rem; }
+header h1 { flex: 1; }
+section { display: grid; gap: 0.4rem; break-inside: avoid; }
+table { width: 100%; border-collapse: collapse; }
+td { padding: 0.35rem 0.5rem 0.35rem 0; border-top: 1px solid var(--line); vertical-align: top; }
+.box { width: 1.4rem; }
+.when, .span { width: 5rem; font-family: var(--font-mono); white-space: nowrap; }
+</style>

@@ -1,0 +1,37 @@
+import { defineStore } from 'pinia'
+import type { EveningsKept } from '#contract'
+import type { HoursChange, KeptPlan, Pin } from '#schemas'
+
+/** When hands are there, what the turner wants of the order, and the pens that are planned beside those in work. */
+export const useEveningsKept = defineStore('evenings', () => {
+  const bench = useBenchPens()
+  const kept = ref<EveningsKept>()
+  /** The pens that are planned for evenings: those in work and those that are not begun, by their marks. */
+  const boards = computed(() =>
+    [...bench.kept.keys()]
+      .flatMap(id => bench.boardOf(id) ?? [])
+      .filter(({ summary }) => summary.stage === 'in work' || summary.stage === 'planned')
+      .sort((a, b) => a.pen.mark.localeCompare(b.pen.mark, 'en', { numeric: true })))
+
+  async function load() {
+    const told = await api('GET /api/evenings')
+    for (const one of told.planned) bench.put(one)
+    kept.value = told
+  }
+  /** Answers come one after the other, so that none puts back what a later one has told. */
+  const inOrder = inTurn()
+  const change = (part: Partial<EveningsKept>) => {
+    if (kept.value) kept.value = { ...kept.value, ...part }
+  }
+  const sayHours = (hours: HoursChange) =>
+    inOrder(async () => change({ hours: await api('PUT /api/evenings/hours', { body: hours }) }))
+  const putPin = (pin: Pin) => inOrder(async () => change({ pins: await api('PUT /api/evenings/pins', { body: pin }) }))
+  const dropPin = (id: string) => inOrder(async () => change({ pins: await api('DELETE /api/evenings/pins/:id', { params: { id } }) }))
+  const keepPlan = (plan: KeptPlan) => api('PUT /api/evenings/plan', { body: plan })
+  const newAddress = () => inOrder(async () => change(await api('POST /api/evenings/calendar')))
+  const dropAddress = () => inOrder(async () => {
+    await api('DELETE /api/evenings/calendar')
+    change({ calendar: null })
+  })
+  return { kept, boards, load, sayHours, putPin, dropPin, keepPlan, newAddress, dropAddress }
+})

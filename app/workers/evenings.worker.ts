@@ -1,0 +1,57 @@
+import { playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings } from '#core/evening'
+import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
+
+/** So long it goes on bettering before it rests, ms, and so long between two looks at what was asked meanwhile. */
+const THINKS = 6000
+const SLICE = 120
+/** For a question on the side: small, so that many can be asked. */
+const ASIDE = { changes: 250, most: 0 }
+/** So often an evening on the side is played. */
+const PLAYS = 300
+const QUICK = { changes: 150, most: 4000 }
+
+/** Plans evenings away from the page: a first answer at once, then better ones, and what can be said of chances once it rests. */
+let current = 0
+const tell = (message: ToldEvenings) => self.postMessage(message)
+
+self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
+  if (data.kind === 'aside') {
+    const { number, problem, plays } = data
+    const plan = planEvenings(problem, ASIDE)
+    tell({ kind: 'aside', number, plan, finished: plays ? finishedIn(problem, plan, PLAYS) : [] })
+    return
+  }
+  current = data.number
+  const { number, problem, shown } = data
+  const quick = planEvenings(problem, { ...QUICK, ...(shown ? { shown } : {}) })
+  tell({ kind: 'plan', number, plan: quick, rests: false })
+  void better(number, problem, quick)
+}
+
+async function better(number: number, problem: EveningProblem, first: Evenings) {
+  const began = performance.now()
+  let plan = first
+  let told = began
+  for (const next of planning(problem, { every: 100, most: Infinity, shown: first.blocks, enough: 600, seed: number })) {
+    const now = performance.now()
+    plan = next
+    if (now - told > SLICE || plan.proven) {
+      tell({ kind: 'plan', number, plan, rests: false })
+      await new Promise(resolve => setTimeout(resolve, 0))
+      if (number !== current) return
+      told = performance.now()
+    }
+    if (plan.proven || now - began > THINKS) break
+  }
+  tell({ kind: 'plan', number, plan, rests: true })
+  const { kept, allKept } = playEvenings(problem, plan.blocks)
+  const tight = problem.pens.flatMap(pen => tightest(problem, plan.blocks, pen.id) ?? [])
+  tell({ kind: 'chances', number, kept: [...kept], allKept, tight })
+}
+
+/** By when each pen is finished nine times in ten, s. */
+const finishedIn = (problem: EveningProblem, { blocks }: Evenings, plays: number): [string, number][] =>
+  [...playEvenings(problem, blocks, { plays }).finished].map(([pen, all]) => [pen, nineIn(all)])
+
+/** The time that nine in ten stay within. */
+const nineIn = (times: readonly number[]): number => times[Math.ceil(0.9 * times.length) - 1] ?? 0

@@ -1,0 +1,32 @@
+import type { HoursChange, KeptPlan, Pin } from '../schemas'
+import type { WholePen } from './pen'
+
+/** When hands are there on a day of the week or on one day. */
+export interface DayHours extends Omit<HoursChange, 'spans'> {
+  /** From when to when, by the clock on the wall; none: nobody is there. */
+  spans: { from: string, to: string }[]
+}
+
+/** An evening as it was to be, and as it was planned last. */
+export interface KeptEvening {
+  /** Which, YYYY-MM-DD. */
+  day: string
+  /** As it was planned first on that day. */
+  first: KeptPlan
+}
+
+/** What evenings are planned from, beside the pens in work. */
+export interface EveningsKept {
+  /** When hands are there. */
+  hours: DayHours[]
+  /** What the turner wants of the order. */
+  pins: Pin[]
+  /** Pens that are planned and not begun, those due first before the others. */
+  planned: Omit<WholePen, 'elsewhere' | 'air'>[]
+  /** How many more of them there are. */
+  more: number
+  /** The last evenings as they were to be, the latest first. */
+  past: KeptEvening[]
+  /** The secret in the address of the calendar; null where nobody made one. */
+  calendar: string | null
+}
