@@ -141,18 +141,20 @@ export interface Column {
   width: number
 }
 
-/** A night is as wide as so much of an evening. */
-const NIGHT = 0.16
+/** A night is as wide as so much of an evening; the first evening, in which the next things are read, as so many others. */
+const NIGHT = 0.18
+const FIRST = 1.7
 
 /** Some evenings side by side, nights folded between them. */
 export function columnsOf(evenings: readonly Stretch[], count: number): Column[] {
   const shown = evenings.slice(0, count)
-  const whole = shown.length + NIGHT * Math.max(0, shown.length - 1)
+  const wide = (index: number) => (index === 0 && shown.length > 1 ? FIRST : 1)
+  const whole = shown.reduce((sum, _, index) => sum + wide(index), 0) + NIGHT * Math.max(0, shown.length - 1)
   const columns: Column[] = []
   let left = 0
   shown.forEach(({ from, to, day }, index) => {
-    columns.push({ kind: 'evening', from, to, day, left, width: 1 / whole })
-    left += 1 / whole
+    columns.push({ kind: 'evening', from, to, day, left, width: wide(index) / whole })
+    left += wide(index) / whole
     const next = shown[index + 1]
     if (!next) return
     columns.push({ kind: 'night', from: to, to: next.from, left, width: NIGHT / whole })

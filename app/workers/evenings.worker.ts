@@ -1,4 +1,4 @@
-import { playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings } from '#core/evening'
+import { playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings, type Slack } from '#core/evening'
 import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
 
 /** So long it goes on bettering before it rests, ms, and so long between two looks at what was asked meanwhile. */
@@ -37,17 +37,40 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
     plan = next
     if (now - told > SLICE || plan.proven) {
       tell({ kind: 'plan', number, plan, rests: false })
-      await new Promise(resolve => setTimeout(resolve, 0))
+      await pause()
       if (number !== current) return
       told = performance.now()
     }
     if (plan.proven || now - began > THINKS) break
   }
   tell({ kind: 'plan', number, plan, rests: true })
-  const { kept, allKept } = playEvenings(problem, plan.blocks)
-  const tight = problem.pens.flatMap(pen => tightest(problem, plan.blocks, pen.id) ?? [])
+  const promised = problem.pens.filter(pen => pen.due !== undefined)
+  const kept = new Map<string, number>(promised.map(pen => [pen.id, 0]))
+  let allKept = 0
+  for (let part = 0; part < PARTS && promised.length; part++) {
+    const played = playEvenings(problem, plan.blocks, { plays: 1000 / PARTS, seed: part + 1 })
+    for (const [pen, chance] of played.kept) kept.set(pen, (kept.get(pen) ?? 0) + chance / PARTS)
+    allKept += played.allKept / PARTS
+    await pause()
+    if (number !== current) return
+  }
+  // What is hardly kept has nothing that could still be late; of the others those in most danger.
+  const endangered = [...kept].filter(([, chance]) => chance > 0.01).sort(([, a], [, b]) => a - b).slice(0, ENDANGERED)
+  const tight: Slack[] = []
+  for (const [pen] of endangered) {
+    const found = tightest(problem, plan.blocks, pen)
+    if (found) tight.push(found)
+    await pause()
+    if (number !== current) return
+  }
   tell({ kind: 'chances', number, kept: [...kept], allKept, tight })
 }
+
+/** A thousand plays are made in so many parts, and so many promises are looked at for what endangers them. */
+const PARTS = 20
+const ENDANGERED = 3
+/** Lets in what was asked meanwhile. */
+const pause = () => new Promise(resolve => setTimeout(resolve, 0))
 
 /** By when each pen is finished nine times in ten, s. */
 const finishedIn = (problem: EveningProblem, { blocks }: Evenings, plays: number): [string, number][] =>

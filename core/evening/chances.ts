@@ -21,17 +21,17 @@ export interface ChanceOptions {
   plays?: number
   /** Another seed plays otherwise. */
   seed?: number
-  /** How much the air, alike for all of one play, stretches waits: the standard deviation of the logarithm; 0.15. */
+  /** How much the air, alike for all of one play, stretches waits: the standard deviation of the logarithm; 0.1. */
   air?: number
 }
 
 /** Waits differ by so much from one spell of weather to another [model]. */
-const AIR = 0.15
+const AIR = 0.1
 
 /**
  * Plays evenings many times in the order of a plan: the time of each piece drawn by its spread about its middle (log-normal), something
- * gone wrong at it by its chance and mended there and then, the waits stretched by the air. Hands take up pieces in the order that was
- * planned, each as soon as it can be.
+ * gone wrong at it by its chance and mended there and then, the waits stretched by the air. Hands keep to the order that was planned, but
+ * do not stand by for long.
  */
 export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Block, 'pen'>[], options: ChanceOptions = {}): Chances {
   const { plays = 1000, seed = 1, air = AIR } = options
@@ -61,10 +61,38 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
   return { plays, finished, kept: new Map([...kept].map(([pen, count]) => [pen, count / plays])), allKept: allKept / plays }
 }
 
+/** Hands stand by for so long for the piece that was planned next; for longer they go on with another, s [model]. */
+const STANDS_BY = 300
+
+/**
+ * The course of evenings in which hands keep to an order as people do: the first piece of it that is ready, or nearly, is taken up; one
+ * whose wait goes on lets those after it pass.
+ */
 function run(task: Task, order: readonly number[]): Course {
   const course = beginning(task)
-  for (const pen of order) take(task, course, pen)
+  const places = placesOf(task, order)
+  for (let count = 0; count < order.length; count++) {
+    const now = Math.min(...course.now)
+    let [chosen, first, soon, soonest] = [-1, Infinity, -1, Infinity]
+    for (let pen = 0; pen < task.pens.length; pen++) {
+      const chain = nth(task.pens, pen)
+      const at = nth(course.at, pen)
+      if (at >= chain.count) continue
+      const ready = Math.max(nth(course.ended, pen) + nth(chain.wait, at), nth(chain.from, at))
+      if (ready < soonest) [soon, soonest] = [pen, ready]
+      const place = nth(nth(places, pen), at)
+      if (place < first && ready <= now + STANDS_BY) [chosen, first] = [pen, place]
+    }
+    take(task, course, chosen < 0 ? soon : chosen)
+  }
   return course
+}
+
+/** Where in an order each piece of each pen stands. */
+function placesOf(task: Task, order: readonly number[]): number[][] {
+  const places: number[][] = task.pens.map(() => [])
+  order.forEach((pen, place) => nth(places, pen).push(place))
+  return places
 }
 
 /** A task in which times are as they fell this once. */
@@ -100,8 +128,8 @@ export interface Slack {
 }
 
 /**
- * What endangers a promise most: of a pen’s pieces the one that may be put off the least, and by when it has to begin, all else going on in
- * its order. Undefined for a pen without a promise, or one that the plan does not keep.
+ * What endangers a promise most: of a pen’s pieces the one that may be put off the least, and by when it has to begin, all else going on as
+ * hands keep to an order. Undefined for a pen without a promise, or one that the plan does not keep.
  */
 export function tightest(problem: EveningProblem, blocks: readonly Block[], pen: string): Slack | undefined {
   const due = problem.pens.find(one => one.id === pen)?.due
@@ -118,15 +146,17 @@ export function tightest(problem: EveningProblem, blocks: readonly Block[], pen:
   }
   let least: Slack | undefined
   blocks.filter(block => block.pen === pen).forEach(({ step, begins }, at) => {
-    if (endsWith(at, begins) > due) return
-    let [low, high] = [begins, Math.max(begins, due)]
+    const known = least ? least.by - least.begins : Infinity
+    // Whether it is tighter than what was found is seen at once; only then by how much is looked for.
+    const isKept = endsWith(at, begins + (least ? known - SECOND : 0)) <= due
+    if (isKept === (least !== undefined)) return
+    let [low, high] = [begins, begins + Math.min(known, Math.max(0, due - begins))]
     while (high - low > SECOND) {
       const middle = (low + high) / 2
       if (endsWith(at, middle) <= due) low = middle
       else high = middle
     }
-    // Of two as tight the first, which comes sooner.
-    if (!least || low - begins < least.by - least.begins - SECOND) least = { pen, step, begins, by: low }
+    least = { pen, step, begins, by: low }
   })
   return least
 }

@@ -52,7 +52,8 @@ export async function rename(owner: Knex, id: string, name: string): Promise<Wor
 const HELD = [
   'evening_calendars', 'evening_hours', 'evening_pins', 'evening_plans',
   'facts', 'lessons', 'pen_search', 'pen_rows', 'events', 'plans',
-  'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods', 'fittings', 'bits', 'own_abrasives', 'shelf_items', 'air_readings', 'changes', 'workshop',
+  'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods',
+  'fittings', 'bits', 'own_abrasives', 'shelf_items', 'air_readings', 'changes', 'workshop',
 ] as const
 
 /** Deletes a workshop whole, in the transaction given: its log too, which else nothing takes away. */

@@ -49,9 +49,15 @@ async function other(day: string) {
   await store.sayHours({ who: who.value, day, spans })
   isOther.value = ''
 }
+const PLACEHOLDER = { from: '19:00', to: '21:30' }
 const typed = ref<Record<string, Partial<Pick<Row, 'from' | 'to'>>>>({})
+/** As it may be typed: 19:30, 19.30, 1930, 9:30, 19. What is none of these is refused with what it should be. */
+function clockOf(typed: string): string {
+  const [, hours, minutes = '00'] = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*$/.exec(typed) ?? []
+  return hours === undefined ? typed.trim() : `${hours.padStart(2, '0')}:${minutes}`
+}
 function put(row: Row, field: 'from' | 'to', value: string) {
-  typed.value[row.day] = { ...typed.value[row.day], [field]: value }
+  typed.value[row.day] = { ...typed.value[row.day], [field]: clockOf(value) }
   void say({ ...row, ...typed.value[row.day] }, {})
 }
 const shown = (row: Row, field: 'from' | 'to') => typed.value[row.day]?.[field] ?? row[field]
@@ -73,13 +79,13 @@ watch(who, () => {
             <li v-for="row in week" :key="row.day">
               <span>{{ row.name }}</span>
               <input
-                type="time" class="field-plain" :value="shown(row, 'from')" :aria-label="`${row.name}, from`"
-                @change="put(row, 'from', ($event.target as HTMLInputElement).value)"
+                class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.from" :value="shown(row, 'from')"
+                :aria-label="`${row.name}, from`" @change="put(row, 'from', ($event.target as HTMLInputElement).value)"
               >
               <span>to</span>
               <input
-                type="time" class="field-plain" :value="shown(row, 'to')" :aria-label="`${row.name}, to`"
-                @change="put(row, 'to', ($event.target as HTMLInputElement).value)"
+                class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.to" :value="shown(row, 'to')"
+                :aria-label="`${row.name}, to`" @change="put(row, 'to', ($event.target as HTMLInputElement).value)"
               >
               <p v-if="fault?.day === row.day" class="harm" role="alert">{{ fault.says }}</p>
             </li>
@@ -92,13 +98,13 @@ watch(who, () => {
             <li v-for="row in others" :key="row.day">
               <span>{{ row.name }}</span>
               <input
-                type="time" class="field-plain" :value="shown(row, 'from')" :aria-label="`${row.name}, from`"
-                @change="put(row, 'from', ($event.target as HTMLInputElement).value)"
+                class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.from" :value="shown(row, 'from')"
+                :aria-label="`${row.name}, from`" @change="put(row, 'from', ($event.target as HTMLInputElement).value)"
               >
               <span>to</span>
               <input
-                type="time" class="field-plain" :value="shown(row, 'to')" :aria-label="`${row.name}, to`"
-                @change="put(row, 'to', ($event.target as HTMLInputElement).value)"
+                class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.to" :value="shown(row, 'to')"
+                :aria-label="`${row.name}, to`" @change="put(row, 'to', ($event.target as HTMLInputElement).value)"
               >
               <button type="button" class="key" @click="store.sayHours({ who, day: row.day, spans: null })">As usual</button>
               <p v-if="fault?.day === row.day" class="harm" role="alert">{{ fault.says }}</p>
@@ -119,7 +125,7 @@ watch(who, () => {
 .hours { display: grid; gap: 1rem; }
 section { display: grid; gap: 0.4rem; }
 ul { display: grid; gap: 0.3rem; }
-li { display: grid; grid-template-columns: 7rem 7.5rem auto 7.5rem auto; align-items: center; gap: 0.5rem; justify-content: start; }
+li { display: grid; grid-template-columns: 7rem 6rem auto 6rem auto; align-items: center; gap: 0.5rem; justify-content: start; }
 li p { grid-column: 1 / -1; }
 .end { display: flex; justify-content: flex-end; }
 @media (max-width: 640px) { li { grid-template-columns: 1fr auto 1fr; } li > span:first-child { grid-column: 1 / -1; font-weight: 500; } }

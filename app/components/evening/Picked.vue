@@ -21,7 +21,7 @@ const wishes = computed(() => {
     ...by.map(one => ({ says: `By ${nameOf(one)}`, wish: { kind: 'by', at: one.to.toISOString() } as Wish })),
   ]
 })
-const nameOf = (evening: Stretch) => eveningName(evening.from, now.value).replace(/^T/, 't')
+const nameOf = (evening: Stretch) => eveningName(evening.from, now.value).replace(/^To/, 'to')
 const notBefore = (evening: Stretch): Wish => ({ kind: 'not before', at: evening.from.toISOString() })
 const own = computed(() => props.pins.filter(one => one.pen === props.picked.pen && (one.step === null || one.step === props.picked.is.id)))
 const pinWords = ({ kind, at }: Pin) =>

@@ -2,7 +2,6 @@
 import { addDays, format } from 'date-fns'
 import { boardOf, openWork } from '#core/bench'
 import type { EveningPen } from '#core/evening'
-import { list } from '#core/format'
 import { makePlan, planInputs } from '#core/plan'
 import type { Method } from '#core/method'
 import { materials } from '#reference'
@@ -64,7 +63,8 @@ const later = ({ day, from, to }: Stretch, minutes: number): Stretch => ({ day, 
 
 const told = shallowRef<Told>()
 const asked = ref(false)
-const sooner = ref<string[]>([])
+/** What would bring it forward, and to which day. */
+const sooner = ref<{ day: string, with: string }[]>([])
 let turn = 0
 async function answer() {
   const mine = ++turn
@@ -77,14 +77,14 @@ async function answer() {
   told.value = found
   asked.value = true
   if (!found) return
-  const ways: string[] = []
+  const ways: { day: string, with: string }[] = []
   const longer = await ask(method, 60)
-  if (longer && longer.day < found.day) ways.push(`an hour more on each of the next three evenings: ${dayWords(longer.day)}`)
+  if (longer && longer.day < found.day) ways.push({ day: longer.day, with: 'with an hour more on each of the next three evenings' })
   for (const other of methods.methods ?? []) {
     if (mine !== turn) return
     if (other.id === method.id || ways.length > 3) continue
     const then = await ask(other, 0)
-    if (then && then.day < found.day) ways.push(`${other.name}: ${dayWords(then.day)}`)
+    if (then && then.day < found.day) ways.push({ day: then.day, with: `with another finish: ${other.name}` })
   }
   if (mine === turn) sooner.value = ways
 }
@@ -112,7 +112,10 @@ watch([form, loaded, plan], () => void answer(), { immediate: true })
           </template>
           <template v-else>The hours of the coming months do not hold it. Say more hours, or promise nothing yet.</template>
         </p>
-        <p v-if="sooner.length" class="quiet">Sooner with {{ list(sooner) }}.</p>
+        <template v-if="sooner.length">
+          <h3>What would bring it forward</h3>
+          <ul><li v-for="way in sooner" :key="way.with"><b>{{ dayWords(way.day) }}</b> {{ way.with }}</li></ul>
+        </template>
       </div>
     </template>
   </UModal>

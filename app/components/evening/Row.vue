@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import type { Column, Shown } from '~/utils/evening-view'
 import type { Wish } from '~/composables/usePinning'
 import type { Drawn, Row } from '~/utils/evening-rows'
@@ -8,6 +9,22 @@ const props = defineProps<{ row: Row, columns: readonly Column[] }>()
 const emit = defineEmits<{ pick: [block: Shown], hold: [block: Shown, wish: Wish | undefined], put: [block: Shown, wish: Wish] }>()
 const { now } = useClock()
 const field = useTemplateRef('field')
+const { width } = useElementSize(field)
+/** A word fits into a block of this width; no block is thinner than this; a letter is about as wide as this, px. */
+const INSIDE = 44
+const THIN = 5
+const LETTER = 7.5
+/** What stands beside a block that is too narrow for it: where there is room before the next one. */
+const words = computed(() => props.row.bands.flatMap((band, index) => {
+  const at = (moment: Date) => alongEvenings(props.columns, moment) * width.value
+  const [left, right] = [at(band.from), at(band.to)]
+  const next = props.row.bands[index + 1]
+  const evening = props.columns.find(one => one.kind === 'evening' && band.to >= one.from && band.to <= one.to)
+  const room = Math.min(next ? at(next.from) : Infinity, evening ? at(evening.to) : width.value) - right - 4
+  const edge = Math.max(right, left + THIN)
+  const says = [band.says, band.first.short].find(one => one.length * LETTER + (edge - right) <= room)
+  return right - left < INSIDE && says ? [{ left: edge + 3, says }] : []
+}))
 const summary = computed(() => props.row.board.summary)
 const isDark = computed(() => !isLight(summary.value.material.colour))
 function spoken({ blocks, from, to }: Drawn): string {
@@ -67,6 +84,9 @@ const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.f
       >
         <b>{{ band.says }}</b>
       </button>
+      <span v-for="word in words" :key="`s${word.left}`" class="word" :style="{ left: `${word.left}px` }">
+        {{ word.says }}
+      </span>
       <i
         v-for="(edge, index) in row.late" :key="`l${index}`" class="latest" title="past its latest time"
         :style="{ left: drawnAt(columns, { from: edge, to: edge }).left }"
@@ -100,7 +120,17 @@ const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.f
   line-height: 1.15;
 }
 .lane { position: relative; height: 100%; min-height: 2.75rem; }
-.wait { position: absolute; top: calc(50% - 6px); height: 12px; background: var(--wait); }
+.wait { position: absolute; bottom: 0.5rem; height: 9px; background: var(--wait); }
+.word {
+  position: absolute;
+  top: 0.3rem;
+  overflow: hidden;
+  white-space: nowrap;
+  color: var(--ink);
+  font-size: 0.85rem;
+  line-height: 1.2;
+  pointer-events: none;
+}
 .band {
   position: absolute;
   top: 0.35rem;
@@ -119,7 +149,7 @@ const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.f
 }
 .band.dark { color: #fff; }
 .band b { display: none; overflow: hidden; white-space: nowrap; font-weight: 700; font-size: 0.85rem; text-align: center; }
-@container (min-width: 34px) { .band b { display: block; } }
+@container (min-width: 44px) { .band b { display: block; } }
 .band.held { outline: 3px solid var(--leaf); cursor: grabbing; }
 .latest { position: absolute; inset-block: 0.2rem; border-left: 4px solid var(--brick); }
 .flag {

@@ -69,6 +69,7 @@ li a.turned span { background: none; border-color: transparent; color: var(--sur
 li a:hover span { border-color: var(--ink-2); }
 li a.turned:hover span { border-color: transparent; }
 li i { width: 9px; height: 20px; margin: 0 3px; background: var(--steel); border-radius: 2px; }
+@media (max-width: 1180px) { li a { width: 98px; } }
 @media (max-width: 640px) {
   header { padding: 0 1rem; justify-content: space-between; gap: 0.5rem; }
   nav {
@@ -82,6 +83,7 @@ li i { width: 9px; height: 20px; margin: 0 3px; background: var(--steel); border
   nav ul { justify-content: space-around; }
   li { flex: 1; }
   li a { flex: 1; width: auto; height: 52px; }
+  li a { font-size: 0.95rem; }
   li a span { height: 36px; }
   li a svg { inset: 4px 0; height: 44px; }
 }

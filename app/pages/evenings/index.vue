@@ -11,11 +11,12 @@ const { now } = useClock()
 const { plan, chances, moment } = useEvenings()
 const { units } = storeToRefs(useWorkshop())
 
-/** So wide an evening is to be read, px. */
-const EVENING = 300
+/** So wide the first evening and the names beside it have to be, and each further evening, px. */
+const FIRST = 660
+const EVENING = 260
 const frame = useTemplateRef('frame')
 const { width } = useElementSize(frame)
-const count = computed(() => Math.max(1, Math.min(4, Math.floor((width.value - 200) / EVENING))))
+const count = computed(() => 1 + Math.max(0, Math.min(3, Math.floor((width.value - FIRST) / EVENING))))
 const from = ref(0)
 const evenings = computed(() => plan.value?.of.evenings ?? [])
 const shown = computed(() => evenings.value.slice(from.value, from.value + count.value))
