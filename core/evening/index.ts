@@ -1,5 +1,5 @@
 export { planEvenings, planning } from './evenings'
-export type { EveningOptions, Evenings } from './evenings'
+export type { Evenings } from './evenings'
 export type { Block, Costs, EveningPen, EveningProblem, Goal, Hours, PieceId, SetUp, Work } from './problem'
 export { playEvenings, tightest } from './chances'
-export type { Chances, Slack } from './chances'
+export type { Slack } from './chances'

@@ -52,8 +52,12 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
     </div>
     <div class="heads">
       <span class="turn">
-        <button type="button" :disabled="!before" aria-label="Sooner evenings" @click="emit('move', -1)">←</button>
-        <button type="button" :disabled="!after" aria-label="Later evenings" @click="emit('move', 1)">→</button>
+        <button type="button" :disabled="!before" aria-label="Sooner evenings" @click="emit('move', -1)">
+          <UIcon name="i-lucide-arrow-left" aria-hidden="true" />
+        </button>
+        <button type="button" :disabled="!after" aria-label="Later evenings" @click="emit('move', 1)">
+          <UIcon name="i-lucide-arrow-right" aria-hidden="true" />
+        </button>
       </span>
       <div class="lane">
         <div v-for="(one, index) in columns" :key="index" :class="['head', one.kind]" :style="placed(one)">

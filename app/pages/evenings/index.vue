@@ -69,7 +69,7 @@ const danger = computed(() => {
   const block = tight && blocks.value.find(one => one.pen === tight.pen && one.is.id === tight.step)
   const by = tight && new Date(known.of.now.getTime() + tight.by * 1000)
   const most = block && by ? `; most in danger: ${block.board.pen.mark}, ${block.title}, to be begun by ${clockTime(by, now.value)}` : ''
-  return `Chance that every promise holds: ${inTen(told.allKept)}${most}.`
+  return `That every promise holds is ${chanceWords(told.allKept)}, ${inTen(told.allKept)}${most}.`
 })
 
 const { picked, cost, pick, hold, put, drop } = usePinning(blocks, evenings)

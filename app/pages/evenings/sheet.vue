@@ -19,9 +19,12 @@ const evenings = computed(() =>
     const groups = groupsOf(own)
     return groups.length ? [{ ...evening, groups }] : []
   }))
-const promised = computed(() => store.boards
-  .flatMap(({ pen: { mark, name, due } }) => (due === null ? [] : [{ mark, name, due }]))
-  .sort((a, b) => a.due.localeCompare(b.due)))
+/** Day by day. */
+const promised = computed(() => {
+  const days = new Map<string, string[]>()
+  for (const { pen: { mark, name, due } } of store.boards) if (due !== null) days.set(due, [...(days.get(due) ?? []), `${mark} ${name}`])
+  return [...days].sort(([a], [b]) => a.localeCompare(b)).map(([due, pens]) => ({ due, pens }))
+})
 const print = () => window.print()
 </script>
 
@@ -40,10 +43,10 @@ const print = () => window.print()
       <table>
         <tbody>
           <tr v-for="(group, index) in one.groups" :key="index">
-            <td class="box" aria-hidden="true">□</td>
+            <td class="box" aria-hidden="true"><i /></td>
             <td class="when">{{ format(group.from, 'HH:mm') }}</td>
             <td><b>{{ group.title }}</b></td>
-            <td>{{ group.marks.join(' ') }}</td>
+            <td class="pens">{{ group.marks.join(' ') }}</td>
             <td class="span">{{ roughSpan((group.to.getTime() - group.from.getTime()) / 1000) }}</td>
           </tr>
         </tbody>
@@ -51,7 +54,7 @@ const print = () => window.print()
     </section>
     <section v-if="promised.length">
       <h2>Promised</h2>
-      <ul><li v-for="one in promised" :key="one.mark">{{ dayWords(one.due) }}: <b>{{ one.mark }}</b> {{ one.name }}</li></ul>
+      <p v-for="one in promised" :key="one.due"><b>{{ dayWords(one.due) }}</b>: {{ one.pens.join(', ') }}</p>
     </section>
     <EveningCalendar class="no-print" />
   </article>
@@ -62,8 +65,10 @@ const print = () => window.print()
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.7rem; }
 header h1 { flex: 1; }
 section { display: grid; gap: 0.4rem; break-inside: avoid; }
-table { width: 100%; border-collapse: collapse; }
+table { width: 100%; border-collapse: collapse; table-layout: fixed; }
 td { padding: 0.35rem 0.5rem 0.35rem 0; border-top: 1px solid var(--line); vertical-align: top; }
 .box { width: 1.4rem; }
+.box i { display: block; width: 0.8rem; height: 0.8rem; margin-top: 0.25rem; border: 1.5px solid var(--ink-2); }
+.pens { width: 30%; }
 .when, .span { width: 5rem; font-family: var(--font-mono); white-space: nowrap; }
 </style>

@@ -1,0 +1,98 @@
+import fc from 'fast-check'
+import { eventAt, momentAt, planFor } from '../../../tests/support/inputs'
+import { isGrit, trace, type Plan } from '../../plan'
+import { boardOf } from '../board'
+import type { BenchEvent } from '../event'
+import { openWork } from './open-work'
+import { learnPace, USUAL } from './pace'
+import { setUpOf } from './set-up'
+
+const plan = planFor('damson', 'click-8')
+const upTo = (of: Plan, step: string, apart = 60): BenchEvent[] =>
+  of.steps.slice(0, of.steps.findIndex(one => one.id === step) + 1)
+    .map((one, index) => eventAt(index * apart, index + 1, { kind: 'done', payload: { step: one.id } }))
+const work = (events: readonly BenchEvent[], now: string, of = plan) => openWork('p', boardOf(of, events), now)
+
+describe('what is left on a pen', () => {
+  it('is every open step in its order with its time, its wait after the one before, and what has to be set up', () => {
+    const { work: pieces } = work([], momentAt(0))
+    const steps = trace(plan).steps
+    expect(pieces.map(one => one.step)).toEqual(steps.map(one => one.step.id))
+    pieces.forEach((one, at) => {
+      const { step, handsOn } = steps[at]!
+      expect(one.hands).toBeCloseTo(Math.max(1, handsOn.value), 6)
+      expect(one.setUp).toEqual(setUpOf(step, plan.inputs))
+    })
+    // Squaring waits for the glue, the second coat for the first.
+    for (const id of ['square', 'coat.2']) {
+      const at = steps.findIndex(one => one.step.id === id)
+      expect(pieces[at]!.wait).toBeCloseTo(steps[at]!.wait!.length.value, 6)
+    }
+    expect(pieces[0]!.wait).toBe(0)
+    expect(pieces.find(one => one.step === 'drill')!.setUp).toMatchObject({ kind: 'bit' })
+  })
+  it('a wait that runs already is as long as it still is', () => {
+    const log = upTo(plan, 'tube')
+    const glued = Date.parse(log.at(-1)!.at)
+    const whole = trace(plan).steps.find(one => one.step.id === 'square')!.wait!.length.value
+    const after = (seconds: number) => work(log, new Date(glued + seconds * 1000).toISOString()).work[0]!
+    expect(after(30)).toMatchObject({ step: 'square', wait: expect.closeTo(whole - 30, 3) })
+    expect(after(whole + 100).wait).toBe(0)
+  })
+  it('a latest time comes with its wait', () => {
+    const oil = planFor('apple', 'click-8', { method: { ...plan.inputs.method } })
+    const bound = trace(oil).steps.filter(one => one.wait?.latest)
+    const { work: pieces } = work([], momentAt(0), oil)
+    for (const one of bound) expect(pieces.find(piece => piece.step === one.step.id)!.latest).toBeDefined()
+  })
+  it('the turner’s own pace is in it, but of grits, whose time the model of sanding has learnt; a promise too', () => {
+    const slow = { factor: 2, spread: 0.1, mends: 0.3, steps: 20 }
+    const { work: pieces, due, weight } = openWork('p', boardOf(plan, []), momentAt(0), {
+      paces: { turn: slow, sand: slow }, due: momentAt(5000), weight: 3,
+    })
+    const { work: usual } = work([], momentAt(0))
+    const ratio = (step: string) => pieces.find(one => one.step === step)!.hands / usual.find(one => one.step === step)!.hands
+    expect([ratio('turn'), ratio('drill'), ratio(plan.steps.find(isGrit)!.id)]).toEqual([2, 1, 1])
+    expect(pieces.find(one => one.step === 'turn')).toMatchObject({ spread: 0.1, mend: { chance: 0.3 } })
+    expect([due, weight]).toEqual([5000, 3])
+  })
+  it('no wait is counted twice: worked straight through it ends when handing over is due (property)', () => {
+    fc.assert(fc.property(fc.integer({ min: 0, max: plan.steps.length - 1 }), (done) => {
+      const log = upTo(plan, plan.steps[done]!.id)
+      const left = work(log, log.at(-1)!.at).work
+      const all = work([], momentAt(0)).work
+      const sum = (pieces: typeof left) => pieces.reduce((total, one) => total + one.hands + one.wait, 0)
+      expect(left).toHaveLength(plan.steps.length - done - 1)
+      expect(sum(left)).toBeLessThanOrEqual(sum(all) + 1e-6)
+    }))
+  })
+})
+
+describe('own pace', () => {
+  const took = (times: number, count: number) =>
+    Array.from({ length: count }, () => ({ seconds: 60 * times, planned: 60, mended: false }))
+  it('is the usual one where nothing was timed, and drawn to the turner’s own with every step', () => {
+    const { spread, mends } = USUAL
+    expect(learnPace([])).toEqual({ steps: 0, factor: 1, spread: expect.closeTo(spread, 9), mends: expect.closeTo(mends, 9) })
+    const factors = [1, 5, 20, 100].map(count => learnPace(took(2, count)).factor)
+    expect([...factors].sort((a, b) => a - b)).toEqual(factors)
+    expect(factors[0]).toBeLessThan(1.2)
+    expect(factors[3]).toBeGreaterThan(1.9)
+  })
+  it('of many with a known spread it finds both (simulated: log-normal, 1.5 times, 0.25)', () => {
+    const many = Array.from({ length: 400 }, (_, at) => {
+      const z = Math.sqrt(-2 * Math.log((at + 0.5) / 400)) * Math.cos(2 * Math.PI * ((at * 0.618) % 1))
+      return { seconds: 90 * Math.exp(0.25 * z), planned: 60, mended: at % 10 === 0 }
+    })
+    const { factor, spread, mends } = learnPace(many)
+    expect(factor).toBeCloseTo(1.5, 1)
+    expect(spread).toBeCloseTo(0.25, 1)
+    expect(mends).toBeCloseTo(0.1, 1)
+  })
+  it('what cannot be a pace teaches none: nothing, no time, an entry that was forgotten over night', () => {
+    const strange = [{ seconds: 0, planned: 60, mended: false }, { seconds: 40_000, planned: 60, mended: false },
+      { seconds: NaN, planned: 60, mended: false }, { seconds: 60, planned: 0, mended: false }]
+    expect(learnPace(strange)).toMatchObject({ factor: 1, steps: 0 })
+    expect(learnPace([...took(2, 10), ...strange]).factor).toBe(learnPace(took(2, 10)).factor)
+  })
+})

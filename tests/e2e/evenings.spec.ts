@@ -1,0 +1,130 @@
+import { addDays, format } from 'date-fns'
+import type { APIRequestContext, Page } from '@playwright/test'
+import type { EveningsKept } from '../../contract'
+import { expect, test } from '../stand'
+import { workTo } from '../support/bench'
+
+// Six pens and no others.
+test.use({ only: 'evenings' })
+
+const dayAt = (days: number) => format(addDays(new Date(), days), 'yyyy-MM-dd')
+/** Nobody is there but on these days from now, from 19:00 to 21:30. */
+async function hours(request: APIRequestContext, ...days: number[]) {
+  const say = (day: string, spans: object[]) => request.put('/api/evenings/hours', { data: { who: 'turner', day, spans } })
+  for (const day of ['1', '2', '3', '4', '5', '6', '7']) await say(day, [])
+  for (const day of days) await say(dayAt(day), [{ from: '19:00', to: '21:30' }])
+}
+const row = (page: Page, mark: string) => page.locator('.chart .row').filter({ has: page.getByText(mark, { exact: true }) })
+const rested = (page: Page) => expect(page.getByRole('status').filter({ hasText: /No order|Another order/ })).toBeVisible({ timeout: 30_000 })
+
+test('six pens, evenings of two and a half hours: what is tonight, what the night does, what is late and what keeps it; a wish, an entry', async ({
+  page, request, pen,
+}) => {
+  test.setTimeout(120_000)
+  await hours(request, 1, 2, 3, 4, 5)
+  const marks = ['A1', 'A2', 'A3', 'B1', 'B2', 'B3']
+  const pens = []
+  for (const mark of marks) pens.push(await pen({ mark, name: `Apple ${mark}`, due: dayAt(mark === 'B3' ? 1 : 9) }))
+  await workTo(request, pens[0]!, step => step.id === 'coat.1')
+  await page.goto('/evenings')
+  await rested(page)
+  // B3 is promised for the first evening, and its film alone cures longer than that.
+  await expect(page.getByText(/◆ B3 is (one|two) evenings? short, promised for/)).toBeVisible()
+  await expect(page.getByText('two hours more on one evening would not keep it')).toBeVisible({ timeout: 30_000 })
+  for (const mark of marks) await expect(row(page, mark)).toBeVisible()
+  await expect(row(page, 'B3').getByText('late')).toBeVisible()
+  // The night is used: tubes are glued before the turner goes, and told so.
+  await expect(page.getByText(/Before you go glue .*over night/)).toBeVisible()
+  const list = page.getByRole('region', { name: /as the hands go/ })
+  await expect(list.getByRole('link').first()).toContainText('19:00')
+  await expect(list.getByRole('link').filter({ hasText: 'goes on over night' }).first()).toBeVisible()
+
+  // A wish: what it costs is said first; then all of the pen lies after it, and it can be taken back.
+  const block = row(page, 'A2').getByRole('button').first()
+  await block.focus()
+  await page.keyboard.press('Enter')
+  const picked = page.getByRole('region', { name: 'Check the parts' })
+  const later = picked.getByRole('button', { name: /^Not before/ }).first()
+  await later.focus()
+  await expect(picked.getByRole('status')).toContainText(/It costs nothing|on average|would miss/, { timeout: 15_000 })
+  await later.click()
+  await expect(list.getByRole('link').filter({ hasText: 'A2' })).toHaveCount(0)
+  const pins = async () => ((await (await request.get('/api/evenings')).json()) as EveningsKept).pins
+  expect(await pins()).toMatchObject([{ pen: pens[1]!.id, kind: 'not before' }])
+  await row(page, 'A2').getByRole('button').first().press('Enter')
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(list.getByRole('link').filter({ hasText: 'A2' }).first()).toBeVisible()
+  expect(await pins()).toEqual([])
+
+  // An entry that comes in from elsewhere: the rest follows.
+  const blocks = row(page, 'A1').getByRole('button')
+  await expect(blocks.first()).toHaveAccessibleName(/coat 1/)
+  await workTo(request, pens[0]!, step => step.id === 'coat.2')
+  await expect(blocks.first()).not.toHaveAccessibleName(/coat 1,/)
+
+  // A group is one tap from being worked together.
+  const several = list.getByRole('link').filter({ hasText: 'A2 A3 B1' }).first()
+  await several.click()
+  await expect(page).toHaveURL(/\/together\?pens=/)
+  await expect(page.getByRole('heading', { name: 'Check the parts' })).toBeVisible()
+})
+
+test('hours are typed, and wrong ones are told; no hours at all says what to do; a day is promised', async ({ page, request, pen }) => {
+  await hours(request, 1, 2, 3, 4, 5, 6, 7, 8)
+  await pen({ mark: 'H1' })
+  await page.goto('/evenings')
+  await page.getByRole('button', { name: 'Hours' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Hours' })
+  const name = format(addDays(new Date(), 1), 'EEE d MMM')
+  const from = dialog.getByLabel(`${name}, from`)
+  await from.fill('half past six')
+  await from.blur()
+  await expect(dialog.getByRole('alert')).toHaveText('Should be a time like 19:30.')
+  await from.fill('1830')
+  await from.blur()
+  await expect(dialog.getByRole('alert')).toHaveCount(0)
+  await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(page.locator('.head').first()).toContainText('18:30–21:30')
+  // The end of an evening by the keyboard: ten minutes later.
+  const end = page.getByRole('button', { name: /^The end of/ }).first()
+  await end.press('ArrowRight')
+  await expect(page.locator('.head').first()).toContainText('18:30–21:35')
+
+  await page.getByRole('button', { name: 'When may I promise?' }).click()
+  const promise = page.getByRole('dialog', { name: 'When may I promise?' })
+  await expect(promise.getByRole('status')).toContainText('holds nine times in ten', { timeout: 20_000 })
+  await page.keyboard.press('Escape')
+
+  await hours(request)
+  for (const day of [1, 2, 3, 4, 5, 6, 7, 8])
+    await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(day), spans: [] } })
+  await expect(page.getByRole('heading', { name: 'No hours' })).toBeVisible()
+  await page.getByRole('button', { name: 'Say your hours' }).click()
+  await expect(dialog).toBeVisible()
+})
+
+test('the sheet prints the evenings without keys, and the calendar has them', async ({ page, request, pen }) => {
+  await hours(request, 1, 2, 3)
+  await pen({ mark: 'P1', due: dayAt(6) })
+  await page.goto('/evenings')
+  await rested(page)
+  const [kept] = await Promise.all([
+    page.waitForResponse(answer => answer.url().includes('/api/evenings/plan') && answer.ok()).catch(() => undefined),
+    page.reload(),
+  ])
+  expect(kept).toBeDefined()
+  await page.getByRole('link', { name: 'Print' }).click()
+  await expect(page.getByRole('heading', { name: 'The coming evenings' })).toBeVisible()
+  await expect(page.getByRole('row').filter({ hasText: 'P1' }).first()).toContainText('19:')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+  await page.getByRole('button', { name: 'Make a secret address' }).click()
+  const address = await page.locator('.calendar code').textContent()
+  const text = await (await request.get(address!)).text()
+  expect(text).toContain('BEGIN:VEVENT')
+  expect(text).toContain('P1')
+  await page.getByRole('button', { name: 'Take it away' }).click()
+  await expect(page.getByRole('button', { name: 'Make a secret address' })).toBeVisible()
+  expect((await request.get(address!)).status()).toBe(404)
+})
