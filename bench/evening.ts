@@ -32,7 +32,7 @@ export function crowdOf(pens: number, steps: number, evenings: number, seed: num
     return openWork(String(index), boardOf(plan, log), now, due)
   })
   const hours = Array.from({ length: evenings }, (_, day) => ({ from: day * DAY, to: day * DAY + 2.5 * HOUR }))
-  return { pens: made, hours, changes: CHANGES }
+  return { pens: made, hours, changes: CHANGES, grain: 1800 }
 }
 
 /** Plans for evenings: how long they take, how many are proven, and how far the rest is from what no order can better. */

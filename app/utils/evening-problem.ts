@@ -33,6 +33,8 @@ export interface Posed {
   evenings: Stretch[]
 }
 
+/** Half an hour sooner is worth a change of bits, a minute is not, s [model]. */
+const GRAIN = 1800
 /** So many days are looked at, at the least and at the most. */
 const DAYS = { least: 14, most: 120 }
 
@@ -54,7 +56,7 @@ export function pose({ boards, hours, pins, paces }: EveningsGiven, now: Date): 
   return {
     now, evenings,
     problem: {
-      pens, changes: CHANGES, hours: asHours(evenings, now),
+      pens, grain: GRAIN, changes: CHANGES, hours: asHours(evenings, now),
       ...(helper.length ? { helpers: [helper] } : {}),
       first: pins.filter(pin => pin.kind === 'first').flatMap(pin => pieceOf(pin, pens)),
       together: groupsOf(pins).map(group => group.flatMap(pin => pieceOf(pin, pens))),

@@ -32,7 +32,7 @@ export function promiseWords(promised: readonly Promised[]): string {
   if (day === undefined) return 'No pen is promised for a day.'
   const own = promised.filter(one => one.due === day)
   const kept = own.filter(one => one.kept).length
-  if (own.length === 1) return kept ? `It is ready for ${dayWords(day)}.` : `It is not ready for ${dayWords(day)}.`
+  if (own.length === 1) return `${own[0]?.mark} is ${kept ? '' : 'not '}ready for ${dayWords(day)}.`
   if (kept === own.length) return `All ${countWord(own.length).toLowerCase()} are ready for ${dayWords(day)}.`
   return `${countWord(kept)} of ${countWord(own.length).toLowerCase()} ${kept === 1 ? 'is' : 'are'} ready for ${dayWords(day)}.`
 }
@@ -87,7 +87,7 @@ export function chanceWords(chance: number): string {
   if (chance >= 0.6) return 'more likely than not'
   if (chance >= 0.4) return 'as likely as not'
   if (chance >= 0.15) return 'not likely'
-  return 'hardly'
+  return 'hardly likely'
 }
 /** A chance in tenths: `8 in 10`. */
 export function inTen(chance: number): string {

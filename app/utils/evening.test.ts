@@ -68,8 +68,9 @@ describe('what is said', () => {
     ({ pen: mark, mark, due, kept, ready: at(kept ? '2019-11-29T20:00:00' : '2019-12-02T20:00:00') })
   it('how many of the first promised day are kept', () => {
     expect(promiseWords([])).toBe('No pen is promised for a day.')
-    expect(promiseWords([promise('A1', true)])).toBe('It is ready for Sat 30 Nov.')
-    expect(promiseWords([promise('A1', true), promise('A2', true), promise('B1', false, '2019-12-05')])).toBe('All two are ready for Sat 30 Nov.')
+    expect(promiseWords([promise('A1', true)])).toBe('A1 is ready for Sat 30 Nov.')
+    expect(promiseWords([promise('A1', true), promise('A2', true), promise('B1', false, '2019-12-05')]))
+      .toBe('All two are ready for Sat 30 Nov.')
     expect(promiseWords([promise('A1', true), promise('A2', false)])).toBe('One of two is ready for Sat 30 Nov.')
   })
   it('how much is missing', () => {
@@ -83,12 +84,13 @@ describe('what is said', () => {
     const plan = (change: object) => ({ blocks: [], costs, least: costs, proven: false, kept: false, ...change })
     expect(provenWords(plan({ proven: true }), 3, true)).toBe('No order does better.')
     expect(provenWords(plan({ least: { ...costs, finished: 29_000 } }), 3, false)).toBe('Looking for a better order ...')
-    expect(provenWords(plan({ least: { ...costs, finished: 34_200 } }), 3, true)).toBe('No order has them ready more than 10 min sooner on average.')
+    expect(provenWords(plan({ least: { ...costs, finished: 34_200 } }), 3, true))
+      .toBe('No order has them ready more than 10 min sooner on average.')
     expect(provenWords(plan({ least: { ...costs, late: 0 } }), 3, true)).toBe('Another order might keep one more.')
   })
   it('a chance has words of a fixed meaning', () => {
     expect([0.99, 0.85, 0.7, 0.5, 0.2, 0.01].map(chanceWords)).toEqual(
-      ['as good as sure', 'likely', 'more likely than not', 'as likely as not', 'not likely', 'hardly'])
+      ['as good as sure', 'likely', 'more likely than not', 'as likely as not', 'not likely', 'hardly likely'])
     expect([1, 0.97, 0.84, 0.06, 0.01].map(inTen)).toEqual(['nearly always', '9 in 10', '8 in 10', '1 in 10', 'less than 1 in 10'])
   })
   it('a pen is ready when its last piece and what runs after it are over, and never where the hours do not hold it', () => {

@@ -54,8 +54,8 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
     await pause()
     if (number !== current) return
   }
-  // What is hardly kept has nothing that could still be late; of the others those in most danger.
-  const endangered = [...kept].filter(([, chance]) => chance > 0.01).sort(([, a], [, b]) => a - b).slice(0, ENDANGERED)
+  // What is hardly kept has nothing that could still be late, what is as good as sure is in no danger; of the others those in most.
+  const endangered = [...kept].filter(([, chance]) => chance > 0.01 && chance < 0.95).sort(([, a], [, b]) => a - b).slice(0, ENDANGERED)
   const tight: Slack[] = []
   for (const [pen] of endangered) {
     const found = tightest(problem, plan.blocks, pen)

@@ -2,7 +2,7 @@ import { nth } from '../sure'
 import { isOpen, type Course } from './course'
 import { doneBy, handsBetween, whenDone, whenFree } from './hours'
 import { SAME, type Costs } from './problem'
-import type { Chain, Task } from './task'
+import { counted, type Chain, type Task } from './task'
 
 const up = (a: number, b: number): number => a - b
 
@@ -92,16 +92,16 @@ function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: num
   return { sum, part }
 }
 
-function leastFinished({ capacity }: Task, done: number, left: readonly Left[]): number {
+function leastFinished(task: Task, done: number, left: readonly Left[]): number {
   const alone = left.map(one => one.alone).sort(up)
   const hands = left.map(one => one.hands).sort(up)
   let [sum, work] = [0, done]
   for (let place = 0; place < left.length; place++) {
     work += nth(hands, place)
-    sum += Math.max(nth(alone, place), whenDone(capacity, work))
+    sum += counted(task, Math.max(nth(alone, place), whenDone(task.capacity, work)))
   }
   // What is late already if nothing else is done.
-  for (const one of left) if (one.alone > one.due) sum += one.weight * (one.alone - one.due)
+  for (const one of left) if (one.alone > one.due + SAME) sum += one.weight * (counted(task, one.alone) - one.due)
   return sum
 }
 

@@ -1,7 +1,7 @@
 import { nth } from '../sure'
 import { handsBetween, nextHours, whenFree, type Clock } from './hours'
 import { SAME, type Block, type Costs } from './problem'
-import { onlyThese, type Chain, type Task } from './task'
+import { counted, onlyThese, type Chain, type Task } from './task'
 
 /** Evenings somewhere in their course; times in s. Changed in place, since thousands are looked at for one answer. */
 export interface Course {
@@ -27,14 +27,15 @@ export interface Course {
   hands: number
 }
 
-export const beginning = ({ pens, setUp, crews }: Task): Course => {
+export const beginning = (task: Task): Course => {
+  const { pens, setUp, crews } = task
   const course: Course = {
     now: crews.map(({ hours }) => hours[0]?.from ?? 0), setUp: crews.map(() => setUp), at: pens.map(() => 0), ended: pens.map(() => 0),
     missed: 0, pinned: 0, late: 0, lateness: 0, finished: 0, hands: 0,
   }
   // A pen on which only something runs by itself is finished without hands.
   pens.forEach((pen, index) => {
-    if (!pen.count) finish(course, pen, nth(course.ended, index))
+    if (!pen.count) finish(task, course, pen, nth(course.ended, index))
   })
   return course
 }
@@ -128,14 +129,15 @@ export function take(task: Task, course: Course, pen: number, place: Place = pla
   course.ended[pen] = ended
   if (missed) course.missed += 1
   if (begins > nth(chain.by, at) + SAME) course.pinned += 1
-  if (at + 1 === chain.count) finish(course, chain, ended)
+  if (at + 1 === chain.count) finish(task, course, chain, ended)
 }
 
-function finish(course: Course, { after, due, weight }: Chain, ended: number): void {
+function finish(task: Task, course: Course, { after, due, weight }: Chain, ended: number): void {
   const finished = ended + after
-  course.finished += finished
+  const counts = counted(task, finished)
+  course.finished += counts
   if (finished <= due + SAME) return
-  course.finished += weight * (finished - due)
+  course.finished += weight * (counts - due)
   course.late += weight
   course.lateness = Math.max(course.lateness, finished - due)
 }

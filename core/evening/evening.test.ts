@@ -72,10 +72,11 @@ const problemWith = (pens: number, most: number): fc.Arbitrary<EveningProblem> =
   hours: anyHours,
   changes: fc.record({ bit: fc.constantFrom(0, 4), paper: fc.constantFrom(0, 2) }),
   setUp: fc.constantFrom(undefined, { kind: 'bit', which: '8' }),
+  grain: fc.constantFrom(0, 0, 7),
 }).map(({ setUp, ...rest }) => ({ ...rest, ...(setUp ? { setUp } : {}) }))
 
 /** What an order comes to, worked out apart from the model: moment by moment in whole seconds. */
-function costsByHand({ pens, hours, changes, setUp }: EveningProblem, taken: readonly number[]): Costs {
+function costsByHand({ pens, hours, changes, setUp, grain = 0 }: EveningProblem, taken: readonly number[]): Costs {
   const end = hours.at(-1)!.to
   const isIn = (second: number) => second >= end || hours.some(one => second >= one.from && second < one.to)
   const at = pens.map(() => 0)
@@ -101,9 +102,11 @@ function costsByHand({ pens, hours, changes, setUp }: EveningProblem, taken: rea
     at[one]!++
     if (piece.setUp) there = piece.setUp
     if (at[one] !== pieces.length) continue
-    costs.finished += now + after
+    let counts = now + after
+    while (grain && counts % grain) counts++
+    costs.finished += counts
     if (due !== undefined && now + after > due) {
-      costs.finished += weight * (now + after - due)
+      costs.finished += weight * (counts - due)
       costs.late += weight
       costs.lateness = Math.max(costs.lateness, now + after - due)
     }

@@ -70,6 +70,8 @@ export interface EveningProblem {
   changes: Readonly<Record<string, number>>
   /** What is set up in the beginning. */
   setUp?: SetUp
+  /** Finishing times count in steps of so many s, so that a few minutes sooner are not bought with changes; each second where not said. */
+  grain?: number
   /** What the turner wants done before all else, in this order; what stands before a piece on its pen comes with it. */
   first?: readonly PieceId[]
   /** What the turner wants done in one go: once one of them is begun, the others follow. */

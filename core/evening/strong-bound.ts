@@ -3,8 +3,8 @@ import { leastAssignment } from './assignment'
 import { beginning } from './course'
 import { leastFrom } from './bound'
 import { whenDone, whenFree } from './hours'
-import type { Costs } from './problem'
-import type { Chain, Task } from './task'
+import { SAME, type Costs } from './problem'
+import { counted, type Chain, type Task } from './task'
 
 /** A wait that outlasts an evening, s. */
 const LONG = 2 * 3600
@@ -38,7 +38,7 @@ export function leastOf(task: Task): Costs {
   const least = leastFrom(task, beginning(task))
   const there = task.pens.flatMap((pen, index) => (pen.count ? [index] : []))
   let finished = least.finished
-  const done = task.pens.reduce((sum, pen) => sum + (pen.count ? 0 : pen.after + pen.weight * Math.max(0, pen.after - pen.due)), 0)
+  const done = task.pens.reduce((sum, pen) => sum + (pen.count ? 0 : costOf(task, pen, pen.after)), 0)
   for (const parting of PARTINGS) finished = Math.max(finished, done + leastParted(task, there, parting))
   return { ...least, finished }
 }
@@ -55,11 +55,16 @@ function leastParted(task: Task, there: readonly number[], parting: Parting): nu
     const to = nth(parts, index)
     const alone = goOn(task, chain, 0, to, 0)
     return moments.map((moment) => {
-      const ends = goOn(task, chain, to, chain.count, Math.max(alone, moment)) + chain.after
-      return ends + chain.weight * Math.max(0, ends - chain.due)
+      return costOf(task, chain, goOn(task, chain, to, chain.count, Math.max(alone, moment)) + chain.after)
     })
   })
   return leastAssignment(table)
+}
+
+/** What a pen costs that is finished at a moment. */
+function costOf(task: Task, { due, weight }: Chain, ends: number): number {
+  const counts = counted(task, ends)
+  return counts + (ends > due + SAME ? weight * (counts - due) : 0)
 }
 
 /** When a pen’s pieces from one to another are done if nothing else is, the one before the first having ended at a moment. */

@@ -1,6 +1,6 @@
 import { must, nth } from '../sure'
 import { capacityOf, clockOf, type Capacity, type Clock } from './hours'
-import type { EveningProblem, PieceId, SetUp } from './problem'
+import { SAME, type EveningProblem, type PieceId, type SetUp } from './problem'
 
 /** One pen made ready for counting: its pieces as columns. */
 export interface Chain {
@@ -50,6 +50,8 @@ export interface Task {
   changes: readonly number[]
   /** What is set up in the beginning. */
   setUp: number
+  /** Finishing times count in steps of this, s; 0: each second. */
+  grain: number
   /** What comes before all else. */
   first: readonly At[]
   /** What is done in one go. */
@@ -64,7 +66,7 @@ export interface Task {
  * A problem made ready for counting. Pins that name a piece that is not there are passed over: it was done meanwhile.
  * @throws RangeError for hours that are none, or work without time
  */
-export function taskOf({ pens, hours, helpers = [], changes, setUp, first = [], together = [] }: EveningProblem): Task {
+export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, first = [], together = [] }: EveningProblem): Task {
   const known = new Map([['', 0]])
   const costs = [0]
   const numberOf = (one: SetUp | null | undefined): number => {
@@ -104,10 +106,13 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, first = [], 
     for (const { pen, at } of group) nth(groupOf, pen)[at] = index
   })
   return {
-    pens: chains, crews, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
+    pens: chains, crews, grain, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
     first: first.flatMap(atOf), groups, groupOf, steps: pens.map(({ work }) => work.map(one => one.step)),
   }
 }
+
+/** A finishing time as it counts: up to the next step. */
+export const counted = ({ grain }: Pick<Task, 'grain'>, time: number): number => (grain ? Math.ceil(time / grain - SAME) * grain : time)
 
 /** The pens that may be taken up next by what the turner wants first or in one go; null: all of them. */
 export function onlyThese({ first, groups, groupOf, pens }: Task, at: readonly number[]): number[] | null {

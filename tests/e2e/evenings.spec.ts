@@ -1,11 +1,28 @@
+import { randomUUID } from 'node:crypto'
 import { addDays, format } from 'date-fns'
 import type { APIRequestContext, Page } from '@playwright/test'
-import type { EveningsKept } from '../../contract'
+import type { EveningsKept, Pen, WorkshopList } from '../../contract'
 import { expect, test } from '../stand'
 import { workTo } from '../support/bench'
 
-// Six pens and no others.
+// Only the pens that are made here.
 test.use({ only: 'evenings' })
+
+/** The turner’s own workshop, which opens by itself once it has a pen: here it has the usual shelf and nothing else. */
+async function inOwn(request: APIRequestContext) {
+  const { workshops, opens } = (await (await request.get('/api/workshops')).json()) as WorkshopList
+  const own = workshops.find(one => one.kind === 'own')!
+  if (own.id === opens) return
+  await request.post(`/api/shelf/usual?workshop=${own.id}`)
+  const first = {
+    mark: 'Z9', name: 'Set aside', reason: null, due: null,
+    fitting: 'click-8', material: 'apple', method: 'oil', tool: 'skew', film: 'gloss',
+  }
+  const made = (await (await request.post(`/api/pens?workshop=${own.id}`, { data: first })).json()) as Pen
+  const payload = { how: 'set aside', why: 'not now' }
+  const away = { id: randomUUID(), pen: made.id, kind: 'away', payload, barrels: ['only'], device: 'x', at: new Date().toISOString() }
+  expect((await request.post('/api/events', { data: { events: [away] } })).status()).toBe(200)
+}
 
 const dayAt = (days: number) => format(addDays(new Date(), days), 'yyyy-MM-dd')
 /** Nobody is there but on these days from now, from 19:00 to 21:30. */
@@ -17,19 +34,20 @@ async function hours(request: APIRequestContext, ...days: number[]) {
 const row = (page: Page, mark: string) => page.locator('.chart .row').filter({ has: page.getByText(mark, { exact: true }) })
 const rested = (page: Page) => expect(page.getByRole('status').filter({ hasText: /No order|Another order/ })).toBeVisible({ timeout: 30_000 })
 
-test('six pens, evenings of two and a half hours: what is tonight, what the night does, what is late and what keeps it; a wish, an entry', async ({
+test('six pens in evenings: what is tonight, what the night does, what is late and what would keep it; a wish, an entry', async ({
   page, request, pen,
 }) => {
   test.setTimeout(120_000)
+  await inOwn(request)
   await hours(request, 1, 2, 3, 4, 5)
   const marks = ['A1', 'A2', 'A3', 'B1', 'B2', 'B3']
   const pens = []
-  for (const mark of marks) pens.push(await pen({ mark, name: `Apple ${mark}`, due: dayAt(mark === 'B3' ? 1 : 9) }))
+  for (const mark of marks) pens.push(await pen({ mark, name: `Apple ${mark}`, due: dayAt(mark === 'B3' ? 2 : 9) }))
   await workTo(request, pens[0]!, step => step.id === 'coat.1')
   await page.goto('/evenings')
   await rested(page)
-  // B3 is promised for the first evening, and its film alone cures longer than that.
-  await expect(page.getByText(/◆ B3 is (one|two) evenings? short, promised for/)).toBeVisible()
+  // B3 is promised for the second day, and its film alone cures longer than that.
+  await expect(page.getByText(/◆ B3 is (one|two|three) evenings? short, promised for/)).toBeVisible()
   await expect(page.getByText('two hours more on one evening would not keep it')).toBeVisible({ timeout: 30_000 })
   for (const mark of marks) await expect(row(page, mark)).toBeVisible()
   await expect(row(page, 'B3').getByText('late')).toBeVisible()
@@ -37,6 +55,7 @@ test('six pens, evenings of two and a half hours: what is tonight, what the nigh
   await expect(page.getByText(/Before you go glue .*over night/)).toBeVisible()
   const list = page.getByRole('region', { name: /as the hands go/ })
   await expect(list.getByRole('link').first()).toContainText('19:00')
+  await list.getByRole('button', { name: /^The rest of the evening/ }).click()
   await expect(list.getByRole('link').filter({ hasText: 'goes on over night' }).first()).toBeVisible()
 
   // A wish: what it costs is said first; then all of the pen lies after it, and it can be taken back.
@@ -62,14 +81,24 @@ test('six pens, evenings of two and a half hours: what is tonight, what the nigh
   await workTo(request, pens[0]!, step => step.id === 'coat.2')
   await expect(blocks.first()).not.toHaveAccessibleName(/coat 1,/)
 
+  // By a day: what can be ready, and what cannot.
+  const by = page.getByRole('region', { name: 'Can it be done by ...' })
+  await by.getByLabel('Day').fill(dayAt(2))
+  await expect(by.getByRole('status')).toContainText(/No: .*B3/, { timeout: 15_000 })
+  await by.getByLabel('Day').fill(dayAt(60))
+  await expect(by.getByRole('status')).toHaveText('Yes, nine times in ten: A1, A2, A3, B1, B2 and B3.', { timeout: 15_000 })
+
   // A group is one tap from being worked together.
-  const several = list.getByRole('link').filter({ hasText: 'A2 A3 B1' }).first()
+  const several = list.locator('a[href^="/together"]').first()
+  const pensIn = (await several.getAttribute('href'))!.split('=')[1]!.split(',').length
+  expect(pensIn).toBeGreaterThan(1)
   await several.click()
   await expect(page).toHaveURL(/\/together\?pens=/)
-  await expect(page.getByRole('heading', { name: 'Check the parts' })).toBeVisible()
+  await expect(page.locator('.tile')).toHaveCount(pensIn)
 })
 
 test('hours are typed, and wrong ones are told; no hours at all says what to do; a day is promised', async ({ page, request, pen }) => {
+  await inOwn(request)
   await hours(request, 1, 2, 3, 4, 5, 6, 7, 8)
   await pen({ mark: 'H1' })
   await page.goto('/evenings')
@@ -104,6 +133,7 @@ test('hours are typed, and wrong ones are told; no hours at all says what to do;
 })
 
 test('the sheet prints the evenings without keys, and the calendar has them', async ({ page, request, pen }) => {
+  await inOwn(request)
   await hours(request, 1, 2, 3)
   await pen({ mark: 'P1', due: dayAt(6) })
   await page.goto('/evenings')

@@ -19,6 +19,8 @@ async function screens(page: Page): Promise<[string, string, string][]> {
   const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
   return [
     ['bench', '/', 'h1'],
+    ['evenings', '/evenings', '.chart'],
+    ['evenings on paper', '/evenings/sheet', '.paper table'],
     ['pens', '/pens', '.rows'],
     ['new pen', '/pens/new', '.fields'],
     ['shelf', '/shelf', '#ticks'],

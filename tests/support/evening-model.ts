@@ -31,7 +31,10 @@ export async function leastByProgram({ pens, hours, changes, setUp }: EveningPro
   const binaries: string[] = []
   const say = (terms: readonly (readonly [number, string])[], sign: string, right: number) =>
     lines.push(`${terms.map(([factor, name]) => `${factor < 0 ? '-' : '+'} ${Math.abs(factor)} ${name}`).join(' ')} ${sign} ${right}`)
-  const binary = (name: string) => binaries.push(name) && name
+  const binary = (name: string): string => {
+    binaries.push(name)
+    return name
+  }
   const before = (one: Piece, other: Piece) => `o_${one.name}_${other.name}`
   const right = (one: Piece, other: Piece) => `y_${one.name}_${other.name}`
   for (const one of pieces) {

@@ -5,8 +5,20 @@ import type { Shown } from '~/utils/evening-view'
 import type { Wish } from '~/composables/usePinning'
 
 /** One piece of work, taken up: what the turner can want of it, and what that would cost. */
-const props = defineProps<{ picked: Shown, cost: string, evenings: readonly Stretch[], pins: readonly Pin[] }>()
-const emit = defineEmits<{ hold: [block: Shown, wish: Wish | undefined], put: [block: Shown, wish: Wish], drop: [id: string], close: [] }>()
+const props = defineProps<{
+  picked: Shown
+  own: readonly Shown[]
+  cost: string
+  evenings: readonly Stretch[]
+  pins: readonly Pin[]
+}>()
+const emit = defineEmits<{
+  pick: [block: Shown]
+  hold: [block: Shown, wish: Wish | undefined]
+  put: [block: Shown, wish: Wish]
+  drop: [id: string]
+  close: []
+}>()
 const { now } = useClock()
 
 const wishes = computed(() => {
@@ -23,7 +35,12 @@ const wishes = computed(() => {
 })
 const nameOf = (evening: Stretch) => eveningName(evening.from, now.value).replace(/^To/, 'to')
 const notBefore = (evening: Stretch): Wish => ({ kind: 'not before', at: evening.from.toISOString() })
-const own = computed(() => props.pins.filter(one => one.pen === props.picked.pen && (one.step === null || one.step === props.picked.is.id)))
+const place = computed(() => props.own.findIndex(one => one.is.id === props.picked.is.id))
+const [before, after] = [computed(() => props.own[place.value - 1]), computed(() => props.own[place.value + 1])]
+const wanted = computed(() => {
+  const { pen, is } = props.picked
+  return props.pins.filter(one => one.pen === pen && (one.step === null || one.step === is.id))
+})
 const pinWords = ({ kind, at }: Pin) =>
   (kind === 'first' ? 'This first' : `${kind === 'by' ? 'By' : 'Not before'} ${at ? format(new Date(at), 'EEE d MMM HH:mm') : ''}`)
 </script>
@@ -34,10 +51,12 @@ const pinWords = ({ kind, at }: Pin) =>
       <PenTag :mark="picked.board.pen.mark" />
       <h2 id="picked">{{ picked.title }}</h2>
       <span class="quiet">{{ clockTime(picked.from, now) }} to {{ clockTime(picked.to, now) }}</span>
+      <button type="button" class="key" :disabled="!before" @click="before && emit('pick', before)">Before it</button>
+      <button type="button" class="key" :disabled="!after" @click="after && emit('pick', after)">After it</button>
       <button type="button" class="key" @click="emit('close')">Close</button>
     </header>
-    <ul v-if="own.length" class="ways">
-      <li v-for="pin in own" :key="pin.id">
+    <ul v-if="wanted.length" class="ways">
+      <li v-for="pin in wanted" :key="pin.id">
         <b>{{ pinWords(pin) }}</b> <button type="button" class="key" @click="emit('drop', pin.id)">Take back</button>
       </li>
     </ul>

@@ -27,6 +27,20 @@ const words = computed(() => props.row.bands.flatMap((band, index) => {
 }))
 const summary = computed(() => props.row.board.summary)
 const isDark = computed(() => !isLight(summary.value.material.colour))
+/** A finger finds nothing narrower than this, px: blocks that lie closer are taken up as one. */
+const FINGER = 24
+interface Target extends Drawn { left: number, right: number }
+const targets = computed(() => {
+  const all: Target[] = []
+  for (const band of props.row.bands) {
+    const left = Math.max(0, Math.min(alongEvenings(props.columns, band.from) * width.value, width.value - FINGER))
+    const right = Math.max(alongEvenings(props.columns, band.to) * width.value, left + FINGER)
+    const last = all.at(-1)
+    if (last && left < last.right) Object.assign(last, { right, to: band.to, blocks: [...last.blocks, ...band.blocks] })
+    else all.push({ ...band, left, right })
+  }
+  return all
+})
 function spoken({ blocks, from, to }: Drawn): string {
   const titles = [...new Set(blocks.map(one => one.title))].join(', ')
   return `${props.row.board.pen.mark}, ${titles}: ${clockTime(from, now.value)} to ${clockTime(to, now.value)}`
@@ -36,8 +50,11 @@ function spoken({ blocks, from, to }: Drawn): string {
 const held = ref<{ block: Shown, x: number, moved: boolean, wish?: Wish | undefined }>()
 /** A finger that moves less than this rests, px. */
 const RESTS = 8
-function take(block: Shown, event: PointerEvent) {
-  held.value = { block, x: event.clientX, moved: false }
+function take({ left, blocks, first }: Target, event: PointerEvent) {
+  // Of several the one under the finger, or the last before it.
+  const at = event.clientX - (field.value?.getBoundingClientRect().left ?? 0)
+  const under = blocks.filter(one => alongEvenings(props.columns, one.from) * width.value <= Math.max(left, at))
+  held.value = { block: under.at(-1) ?? first, x: event.clientX, moved: false }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
 }
 function drag(event: PointerEvent) {
@@ -66,7 +83,7 @@ function letGo() {
   else if (one.wish) emit('put', one.block, one.wish)
   else emit('hold', one.block, undefined)
 }
-const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.first
+const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.value.block)
 </script>
 
 <template>
@@ -76,17 +93,19 @@ const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.f
     </NuxtLink>
     <div ref="field" class="lane">
       <i v-for="(wait, index) in row.waits" :key="`w${index}`" class="wait" :style="drawnAt(columns, wait)" />
-      <button
-        v-for="band in row.bands" :key="band.first.is.id" type="button" class="band" :class="{ held: isHeld(band), dark: isDark }"
-        :style="{ ...drawnAt(columns, band), '--wood': summary.material.colour }" :aria-label="spoken(band)"
-        @pointerdown="take(band.first, $event)" @pointermove="drag" @pointerup="letGo" @pointercancel="held = undefined"
-        @keydown.enter.prevent="emit('pick', band.first)"
-      >
-        <b>{{ band.says }}</b>
-      </button>
+      <i
+        v-for="band in row.bands" :key="band.first.is.id" class="band" :class="{ held: isHeld(band), dark: isDark }"
+        :style="{ ...drawnAt(columns, band), '--wood': summary.material.colour }"
+      ><b>{{ band.says }}</b></i>
       <span v-for="word in words" :key="`s${word.left}`" class="word" :style="{ left: `${word.left}px` }">
         {{ word.says }}
       </span>
+      <button
+        v-for="target in targets" :key="`t${target.first.is.id}`" type="button" class="target" :aria-label="spoken(target)"
+        :style="{ left: `${target.left}px`, width: `${target.right - target.left}px` }"
+        @pointerdown="take(target, $event)" @pointermove="drag" @pointerup="letGo" @pointercancel="held = undefined"
+        @keydown.enter.prevent="emit('pick', target.first)"
+      />
       <i
         v-for="(edge, index) in row.late" :key="`l${index}`" class="latest" title="past its latest time"
         :style="{ left: drawnAt(columns, { from: edge, to: edge }).left }"
@@ -136,21 +155,21 @@ const isHeld = (band: Drawn) => held.value?.moved && held.value.block === band.f
   top: 0.35rem;
   bottom: 0.35rem;
   min-width: 5px;
-  padding: 0;
   overflow: hidden;
   container-type: inline-size;
-  border: 0;
   border-radius: 3px;
   background: var(--wood);
   color: #1c2b24;
   box-shadow: inset 0 0 0 1px rgb(0 0 0 / 25%);
-  cursor: grab;
-  touch-action: pan-y;
+  font-style: normal;
+  line-height: 2rem;
 }
+.target { position: absolute; inset-block: 0; border: 0; background: none; cursor: grab; touch-action: pan-y; }
+.target:active { cursor: grabbing; }
 .band.dark { color: #fff; }
 .band b { display: none; overflow: hidden; white-space: nowrap; font-weight: 700; font-size: 0.85rem; text-align: center; }
 @container (min-width: 44px) { .band b { display: block; } }
-.band.held { outline: 3px solid var(--leaf); cursor: grabbing; }
+.band.held { outline: 3px solid var(--leaf); }
 .latest { position: absolute; inset-block: 0.2rem; border-left: 4px solid var(--brick); }
 .flag {
   position: absolute;

@@ -11,16 +11,16 @@ const views = computed(() =>
     ['Record', '/record'],
   ].map(([name, end]) => ({ name, to: `/pens/${props.pen.id}${end}` })),
 )
-const reason = computed(() =>
-  [props.pen.reason && `for: ${props.pen.reason}`, props.pen.due && `due ${dayWords(props.pen.due)}`].filter(Boolean).join(', '),
-)
 </script>
 
 <template>
   <header>
     <PenTag :mark="pen.mark" size="head" />
     <h1>{{ pen.name }}</h1>
-    <p class="quiet">{{ reason }}</p>
+    <p v-if="pen.reason || pen.due" class="quiet">
+      <template v-if="pen.reason">for: {{ pen.reason }}{{ pen.due ? ', ' : '' }}</template>
+      <NuxtLink v-if="pen.due" :to="{ path: '/evenings', query: { by: pen.due, pens: pen.id } }">due {{ dayWords(pen.due) }}</NuxtLink>
+    </p>
     <nav aria-label="Views of this pen">
       <NuxtLink
         v-for="view in views" :key="view.to" :to="view.to"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import type { Shown } from '~/utils/evening-view'
 
 useHead({ title: 'Evenings · Oxlip' })
 const live = useLive()
@@ -77,7 +76,7 @@ const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, pr
 watch(() => plan.value?.rests, rests => rests && keep())
 const asking = ref(false)
 const saying = ref(false)
-const openBlock = (block: Shown) => pick(block)
+const ownOf = (pen: string) => blocks.value.filter(one => one.pen === pen)
 function move(by: number) {
   from.value = Math.max(0, Math.min(Math.max(0, evenings.value.length - count.value), from.value + by))
 }
@@ -130,16 +129,17 @@ function move(by: number) {
       </div>
       <EveningChart
         :blocks="blocks" :evenings="shown" :promised="promised" :boards="store.boards" :before="from > 0"
-        :after="from + count < evenings.length" @move="move" @pick="openBlock" @hold="hold" @put="put" @hours="store.sayHours"
+        :after="from + count < evenings.length" @move="move" @pick="pick" @hold="hold" @put="put" @hours="store.sayHours"
       />
       <EveningPicked
-        v-if="picked" :picked="picked" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []" @hold="hold" @put="put"
-        @drop="drop" @close="pick(undefined)"
+        v-if="picked" :picked="picked" :own="ownOf(picked.pen)" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []"
+        @pick="pick" @hold="hold" @put="put" @drop="drop" @close="pick(undefined)"
       />
       <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />
       <p class="quiet figures">
         A notch on the line of hands is a change of bit, paper or bottle; bands are waits that run by themselves. {{ danger }}
       </p>
+      <EveningBy />
       <EveningPast :past="store.kept?.past ?? []" />
     </template>
     <EveningHours v-if="saying" :hours="store.kept?.hours ?? []" @close="saying = false" />
