@@ -42,9 +42,9 @@ await main(() =>
       { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
       { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
-      { name: 'defects', path: '/pens/defects', ready: '.rows' },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'methods', path: '/methods', ready: 'article' },
+      { name: 'evenings', path: '/evenings', ready: '.chart', first: rested },
       { name: 'together', path: '/', ready: '.rows', first: togetherFirst },
       {
         name: 'shelf-finishes',
@@ -128,4 +128,9 @@ async function togetherFirst(page: Page): Promise<void> {
   await page.getByRole('navigation', { name: 'Together' }).getByRole('link').first().click()
   await page.locator('.tile').nth(2).click()
   await page.getByRole('button', { name: 'Not this time' }).click()
+}
+
+/** The plan of the evenings is no longer bettered. */
+async function rested(page: Page) {
+  await page.getByRole('status').filter({ hasText: /No order|Another order/ }).waitFor()
 }

@@ -1,5 +1,5 @@
 import { nth } from '../sure'
-import { handsBetween, nextHours, whenFree, type Clock } from './hours'
+import { hoursAt, nextHours, whenFree, type Clock } from './hours'
 import { SAME, type Block, type Costs } from './problem'
 import { counted, onlyThese, type Chain, type Task } from './task'
 
@@ -23,7 +23,7 @@ export interface Course {
   lateness: number
   /** The times at which pens were finished, summed, what is past a promise once more, s. */
   finished: number
-  /** Hours in which nothing was worked, s. */
+  /** Time of an evening in which nothing was worked, up to its last piece, s. */
   hands: number
 }
 
@@ -121,7 +121,7 @@ export function take(task: Task, course: Course, pen: number, place: Place = pla
   const chain = nth(task.pens, pen)
   const at = nth(course.at, pen)
   const setUp = nth(chain.setUp, at)
-  course.hands += handsBetween(nth(task.crews, crew), nth(course.now, crew), begins)
+  course.hands += stoodAbout(nth(task.crews, crew), nth(course.now, crew), place)
   const ended = begins + nth(chain.hands, at)
   course.now[crew] = ended
   if (setUp) course.setUp[crew] = setUp
@@ -130,6 +130,14 @@ export function take(task: Task, course: Course, pen: number, place: Place = pla
   if (missed) course.missed += 1
   if (begins > nth(chain.by, at) + SAME) course.pinned += 1
   if (at + 1 === chain.count) finish(task, course, chain, ended)
+}
+
+/**
+ * What of the time before a piece counts as hands that did nothing: all of it in one evening, its change included; over night the change
+ * alone, since whoever has nothing to do goes home.
+ */
+function stoodAbout(clock: Clock, now: number, { begins, change }: Place): number {
+  return hoursAt(clock, now) === hoursAt(clock, begins - change) ? begins - now : change
 }
 
 function finish(task: Task, course: Course, { after, due, weight }: Chain, ended: number): void {

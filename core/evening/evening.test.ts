@@ -78,7 +78,6 @@ const problemWith = (pens: number, most: number): fc.Arbitrary<EveningProblem> =
 /** What an order comes to, worked out apart from the model: moment by moment in whole seconds. */
 function costsByHand({ pens, hours, changes, setUp, grain = 0 }: EveningProblem, taken: readonly number[]): Costs {
   const end = hours.at(-1)!.to
-  const isIn = (second: number) => second >= end || hours.some(one => second >= one.from && second < one.to)
   const at = pens.map(() => 0)
   const ended = pens.map(() => 0)
   const costs = { missed: 0, pinned: 0, late: 0, lateness: 0, finished: 0, hands: 0 }
@@ -96,7 +95,9 @@ function costsByHand({ pens, hours, changes, setUp, grain = 0 }: EveningProblem,
       return hours.some(each => from >= each.from && to <= each.to) || from >= end
     }
     while (!holds(begins)) begins++
-    for (let second = now; second < begins + change; second++) if (isIn(second)) costs.hands++
+    // In one evening all that is not worked counts; from one to another only the change.
+    const eveningOf = (moment: number) => hours.filter(each => each.to <= moment).length
+    costs.hands += eveningOf(now) === eveningOf(begins) ? begins + change - now : change
     now = begins + change + piece.hands
     ended[one] = now
     at[one]!++

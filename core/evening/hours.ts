@@ -24,7 +24,7 @@ export function clockOf(given: readonly Hours[], last = 0): Clock {
 }
 
 /** The first hours that are not over at a moment. */
-function hoursAt({ hours }: Clock, moment: number): number {
+export function hoursAt({ hours }: Clock, moment: number): number {
   let [low, high] = [0, hours.length - 1]
   while (low < high) {
     const middle = (low + high) >> 1

@@ -81,7 +81,8 @@ export interface EveningProblem {
 /**
  * What a plan comes to, the least of each: `missed` latest times; `pinned`, wishes of the turner that are not held; `late` promises, by
  * their weights; `finished`, the sum of the times at which pens are finished, what is past a promise counted once more by its weight, s;
- * `hands`, hours in which nothing is worked until all is done: changes and standing about, s; `lateness` of the latest promise, s.
+ * `hands`, time in which nothing is worked up to the last piece of each evening: changes and standing about, s; `lateness` of the latest
+ * promise, s.
  */
 export const goals = ['missed', 'pinned', 'late', 'finished', 'hands', 'lateness'] as const
 export type Goal = (typeof goals)[number]
