@@ -14,7 +14,8 @@ const CORE = {
   defects: ['barrel', 'figures', 'format', 'method', 'shelf', 'sure'],
   plan: ['abrasives', 'barrel', 'climate', 'defects', 'figures', 'film', 'format', 'method', 'sanding', 'shelf', 'sure', 'units'],
   bench: [
-    'abrasives', 'barrel', 'climate', 'defects', 'evening', 'figures', 'film', 'format', 'method', 'plan', 'sanding', 'shelf', 'sure', 'units',
+    'abrasives', 'barrel', 'climate', 'defects', 'evening', 'figures', 'film', 'format', 'method', 'plan', 'sanding', 'shelf', 'sure',
+    'units',
   ],
   evening: ['sure'],
 }
