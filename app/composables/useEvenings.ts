@@ -24,7 +24,9 @@ export const useEvenings = createSharedComposable(() => {
   })
 
   /** The moment for which it is planned: the last entry, or a whole few minutes, ms. */
-  const moment = computed(() => {
+  const moment = computed((before?: number) => {
+    // Nobody looks at a page that is hidden: it is planned when it is looked at again.
+    if (before !== undefined && visibility.value === 'hidden') return before
     const time = now.value.getTime()
     const entries = store.boards.flatMap(({ state }) => state.log.at(-1)?.event.at ?? []).map(at => Date.parse(at))
     return Math.max(opened.value, Math.floor(time / AT_LEAST) * AT_LEAST, ...entries.filter(at => at <= time))

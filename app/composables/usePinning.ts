@@ -62,13 +62,40 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
   async function put(block: Shown, wish: Wish) {
     const pin = pinOf(block, wish)
     // Of the moments of one piece the last that was said counts.
-    const other = (store.kept?.pins ?? []).filter(one => one.pen === pin.pen && one.step === pin.step && one.id !== pin.id)
-    await Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)])
+    const other = (store.kept?.pins ?? []).filter(one =>
+      one.pen === pin.pen && one.step === pin.step && one.kind !== 'together' && one.id !== pin.id)
     pick(undefined)
+    await Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)])
   }
-  const drop = (id: string) => store.dropPin(id)
+  /** The pieces of other pens that are the same operation: what could be done in one go. */
+  const alike = computed(() => {
+    const one = picked.value
+    if (!one?.key) return []
+    const others = blocks.value.filter(each => each.key === one.key && each.inHours)
+    return others.filter((each, index) => others.findIndex(first => first.pen === each.pen) === index)
+  })
+  /** All of these in one go. */
+  async function together() {
+    const group = newId()
+    const pieces = alike.value
+    pick(undefined)
+    await Promise.all(pieces.map(({ pen, is }) =>
+      store.putPin({ id: newId(), pen, step: is.id, kind: 'together', at: null, group, weight: null })))
+  }
+  /** How much the promise of a pen counts against those of others. */
+  async function weigh(pen: string, weight: number) {
+    const before = store.kept?.pins.find(one => one.pen === pen && one.kind === 'weight')
+    if (weight > 1) await store.putPin({ id: before?.id ?? newId(), pen, step: null, kind: 'weight', at: null, group: null, weight })
+    else if (before) await store.dropPin(before.id)
+  }
+  /** Takes a wish back; of what is wanted in one go all of it. */
+  async function drop(id: string) {
+    const pins = store.kept?.pins ?? []
+    const group = pins.find(one => one.id === id)?.group
+    await Promise.all(pins.filter(one => one.id === id || (group && one.group === group)).map(one => store.dropPin(one.id)))
+  }
   watch(evenings, () => {
     if (chosen.value && !picked.value) pick(undefined)
   })
-  return { picked, cost, pick, hold, put, drop }
+  return { picked, alike, cost, pick, hold, put, together, weigh, drop }
 }

@@ -11,6 +11,6 @@ export type AskedEvenings
 export type ToldEvenings
   /** The best so far; `rests`: it has stopped looking for a better one. */
   = | { kind: 'plan', number: number, plan: Evenings, rests: boolean }
-  /** How likely promises are kept, and what must not be late. */
-    | { kind: 'chances', number: number, kept: [string, number][], allKept: number, tight: Slack[] }
+  /** How likely all promises of each time (s) are kept, and what must not be late. */
+    | { kind: 'chances', number: number, byDue: { due: number, kept: number }[], tight: Slack[] }
     | { kind: 'aside', number: number, plan: Evenings, finished: [string, number][] }

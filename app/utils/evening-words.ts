@@ -1,9 +1,10 @@
 import { format, isSameDay } from 'date-fns'
 import type { EveningProblem, Evenings } from '../../core/evening'
-import { formatSpan, list } from '../../core/format'
+import type { RunsOut } from '../../core/bench'
+import { counted, formatSpan, list, millilitres } from '../../core/format'
 import type { Stretch } from './evening-hours'
 import type { Shown } from './evening-view'
-import { countWord, dayWords } from './times'
+import { clockTime, countWord, dayWords } from './times'
 
 /** A pen as its promise stands in a plan. */
 export interface Promised {
@@ -59,6 +60,14 @@ export function lateWords({ mark, due, ready }: Promised, evenings: readonly Str
   if (!between)
     return isSameDay(ready, by) ? `${mark} is ready only at ${format(ready, 'HH:mm')} that day` : `${mark} is ready only after that day`
   return between === 1 ? `${mark} is one evening short` : `${mark} is ${countWord(between).toLowerCase()} evenings short`
+}
+
+/** What runs out, where and by how much: `Thin CA runs out at B2, coat 3, Mon 19:20: 4 ml short in all.` */
+export function lackingWords({ of, name, pen, step, short }: RunsOut, blocks: readonly Shown[], now: Date): string {
+  const block = blocks.find(one => one.pen === pen && one.is.id === step)
+  const where = block ? ` at ${block.board.pen.mark}, ${block.title}, ${clockTime(block.from, now)}` : ''
+  const missing = of === 'bottle' ? millilitres(short) : counted(Math.ceil(short), of)
+  return `${of === 'set' ? `Sets of ${name} run` : `${name} runs`} out${where}: ${missing} short in all.`
 }
 
 /** A wait that outlasts the evening, s. */

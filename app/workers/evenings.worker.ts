@@ -46,11 +46,11 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
   tell({ kind: 'plan', number, plan, rests: true })
   const promised = problem.pens.filter(pen => pen.due !== undefined)
   const kept = new Map<string, number>(promised.map(pen => [pen.id, 0]))
-  let allKept = 0
+  const byDue = new Map<number, number>()
   for (let part = 0; part < PARTS && promised.length; part++) {
     const played = playEvenings(problem, plan.blocks, { plays: 1000 / PARTS, seed: part + 1 })
     for (const [pen, chance] of played.kept) kept.set(pen, (kept.get(pen) ?? 0) + chance / PARTS)
-    allKept += played.allKept / PARTS
+    for (const one of played.byDue) byDue.set(one.due, (byDue.get(one.due) ?? 0) + one.kept / PARTS)
     await pause()
     if (number !== current) return
   }
@@ -63,7 +63,7 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
     await pause()
     if (number !== current) return
   }
-  tell({ kind: 'chances', number, kept: [...kept], allKept, tight })
+  tell({ kind: 'chances', number, byDue: [...byDue].map(([due, chance]) => ({ due, kept: chance })), tight })
 }
 
 /** A thousand plays are made in so many parts, and so many promises are looked at for what endangers them. */

@@ -10,8 +10,8 @@ export interface Chances {
   plays: number
   /** Of each pen with a promise, in how many of them it was kept, as a part of 1. */
   kept: ReadonlyMap<string, number>
-  /** In how many every promise was kept, as a part of 1. */
-  allKept: number
+  /** Of each promised time, s, in how many all promises for it were kept, as a part of 1; in their order. */
+  byDue: readonly { due: number, kept: number }[]
   /** When each pen was finished, s, the soonest first; one for each play. */
   finished: ReadonlyMap<string, readonly number[]>
 }
@@ -42,23 +42,30 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
   const normal = () => Math.sqrt(-2 * Math.log(chance())) * Math.cos(2 * Math.PI * chance())
   const finished = new Map(problem.pens.map(pen => [pen.id, [] as number[]]))
   const kept = new Map(problem.pens.flatMap(pen => (pen.due === undefined ? [] : [[pen.id, 0] as [string, number]])))
-  let allKept = 0
+  const dues = [...new Set(problem.pens.flatMap(pen => pen.due ?? []))].sort((a, b) => a - b)
+  const wholly = dues.map(() => 0)
   for (let play = 0; play < plays; play++) {
     const stretch = Math.exp(air * normal())
     const played = playedTask(task, problem.pens, stretch, normal, chance)
     const course = run(played, order)
-    let isKept = true
+    const broken = new Set<number>()
     problem.pens.forEach((pen, at) => {
       const ends = nth(course.ended, at) + nth(played.pens, at).after
       finished.get(pen.id)?.push(ends)
       if (pen.due === undefined) return
       if (ends <= pen.due) kept.set(pen.id, (kept.get(pen.id) ?? 0) + 1)
-      else isKept = false
+      else broken.add(pen.due)
     })
-    if (isKept) allKept++
+    dues.forEach((due, at) => {
+      if (!broken.has(due)) wholly[at] = nth(wholly, at) + 1
+    })
   }
   for (const times of finished.values()) times.sort((a, b) => a - b)
-  return { plays, finished, kept: new Map([...kept].map(([pen, count]) => [pen, count / plays])), allKept: allKept / plays }
+  return {
+    plays, finished,
+    kept: new Map([...kept].map(([pen, count]) => [pen, count / plays])),
+    byDue: dues.map((due, at) => ({ due, kept: nth(wholly, at) / plays })),
+  }
 }
 
 /** Hands stand by for so long for the piece that was planned next; for longer they go on with another, s [model]. */

@@ -152,7 +152,7 @@ describe('nothing grows with the pens there are', () => {
       ...done(pen, 'cut', 50), kind: 'measure', payload: { barrel: 'only', fromTip: 5, diameter: 12, step: 'cut' },
     }])],
   ]
-  it('the same statements read the same rows at 20 pens and at 2,000, by an index', async () => {
+  it('the same statements read the same rows at 300 pens and at 2,000, by an index', async () => {
     const pen = await createPen(knex, wanted({ mark: 'Q1', name: 'One of a kind' }))
     await appendEvents(knex, [chip(pen.id), done(pen.id, 'parts', 2)])
     await readLearnt(knex)
@@ -161,9 +161,10 @@ describe('nothing grows with the pens there are', () => {
       for (const [name, ask] of QUERIES) found.set(name, await readOf(knex, () => ask(pen.id)))
       return found
     }
-    await copyPens(knex, database.owner(), pen.id, 20)
+    // What is learnt is learnt from the latest 200 facts of a kind: more of them are there in both.
+    await copyPens(knex, database.owner(), pen.id, 300)
     const few = await counted()
-    await copyPens(knex, database.owner(), pen.id, 1980)
+    await copyPens(knex, database.owner(), pen.id, 1700)
     const many = await counted()
     for (const [name, now] of many) {
       const before = few.get(name)!

@@ -41,6 +41,10 @@ beforeEach(async () => {
   await theirs('photos').insert({ id: PHOTO, width: 1, height: 1, large: Buffer.from('a'), small: Buffer.from('b') })
   await theirs('own_abrasives').insert({ id: 'own-x', label: 'x', coarser: 'P-220', finer: 'P-320', wet: true, dry: true })
   await readLearnt(theirs, { keeps: true })
+  await theirs('evening_hours').insert({ who: 'turner', day: '5', spans: '[]' })
+  await theirs('evening_pins').insert({ id: PHOTO, pen_id: (await theirs('pens').first('id'))!.id, body: '{}' })
+  await theirs('evening_plans').insert({ day: '2019-11-30', first: '{}', latest: '{}' })
+  await theirs('evening_calendars').insert({ secret: 'theirs' })
 })
 
 const tables = async (): Promise<string[]> =>

@@ -163,6 +163,8 @@ test('an entry made while the server is away is kept, told, and sent when it is 
   await expect(page.getByText('2 not sent yet')).toBeVisible()
   await page.reload()
   await expect(title(page)).toHaveText(/^Cut/)
+  // What waits is known again: only then does its absence tell that it was sent.
+  await expect(page.getByText('2 not sent yet')).toBeVisible()
   await page.unroute('**/api/events?*')
   await page.evaluate(() => window.dispatchEvent(new Event('online')))
   await expect(page.getByText(/not sent yet/)).toHaveCount(0)

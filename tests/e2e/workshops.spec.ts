@@ -117,10 +117,12 @@ test('no route tells or changes anything of another workshop', async ({ request 
   const one = pens.find(each => each.pen.mark === 'A1')!.pen
   const blanks = (await (await get('/api/blanks', demo.id)).json()) as { id: string, readings: { id: string }[] }[]
   const blank = blanks.find(each => each.readings.length)!
+  const pin = { id: randomUUID(), pen: one.id, kind: 'first', step: null, at: null, group: null, weight: null }
   const names: [string, string][] = [
     ['/pens/:id', one.id], ['/blanks/:id', blank.id], [':reading', blank.readings[0]!.id], ['/methods/:id', one.method],
-    ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()],
+    ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()], ['/pins/:id', pin.id],
   ]
+  expect((await request.put(`/api/evenings/pins?workshop=${demo.id}`, { data: pin })).status()).toBe(200)
   const filled = (path: string) =>
     names.reduce((text, [name, id]) => text.replace(name, name.startsWith(':') ? id : name.replace(':id', id)), path)
   const contract = [...readFileSync('contract/routes.ts', 'utf8').matchAll(/^ {2}'([A-Z]+) ([^']+)':/gm)]
@@ -147,6 +149,7 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'POST /api/pens/:id/plan': { version: one.version },
     'PUT /api/blanks/:id': { ...asBlank, damp: false, photo: null, version: 1 },
     'POST /api/blanks/:id/readings': { id: randomUUID(), at: new Date().toISOString(), grams: 50 },
+    'PUT /api/evenings/pins': { ...pin, id: randomUUID() },
     'POST /api/events': {
       events: [{
         id: randomUUID(), pen: one.id, kind: 'done', barrels: ['only'], at: new Date().toISOString(), device: 'x', payload: { step: 'x' },
@@ -154,7 +157,7 @@ test('no route tells or changes anything of another workshop', async ({ request 
     },
   }
   const statuses: Record<string, number> = {}
-  for (const { method, path } of contract.filter(each => each.method !== 'GET' && (/:id|:reading|events/.test(each.path)))) {
+  for (const { method, path } of contract.filter(each => each.method !== 'GET' && (/:id|:reading|events|pins/.test(each.path)))) {
     if (/methods|fittings|photos/.test(path)) continue
     const name = `${method} ${path}`
     const data = bodies[name]
@@ -167,6 +170,9 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'POST /api/blanks/:id/uncut': 404,
     'POST /api/blanks/:id/readings': 404,
     'DELETE /api/blanks/:id/readings/:reading': 404,
+    // Taking back what is not here is as if it had been: what is there stays, as is seen below.
+    'PUT /api/evenings/pins': 422,
+    'DELETE /api/evenings/pins/:id': 200,
     'POST /api/events': 422,
     'PATCH /api/pens/:id': 404,
     'POST /api/pens/:id/plan': 404,

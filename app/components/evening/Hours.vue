@@ -31,11 +31,10 @@ function first(spans: DayHours['spans']): { from: string, to: string, more: DayH
 const fault = ref<{ day: string, says: string }>()
 type Row = { day: string, from: string, to: string, more: DayHours['spans'] }
 /** What is typed is kept as it stands; both empty: nobody is there that day. */
-async function say({ day, from, to, more }: Row, change: Partial<Pick<Row, 'from' | 'to'>>) {
-  const then = { from, to, ...change }
+async function say({ day, from, to, more }: Row) {
   fault.value = undefined
-  if (!then.from !== !then.to) return
-  const spans = then.from ? [then, ...more] : []
+  if (!from !== !to) return
+  const spans = from ? [{ from, to }, ...more] : []
   try {
     await store.sayHours({ who: who.value, day, spans })
   } catch (error) {
@@ -56,9 +55,14 @@ function clockOf(typed: string): string {
   const [, hours, minutes = '00'] = /^\s*(\d{1,2})(?:[:.h ]?(\d{2}))?\s*$/.exec(typed) ?? []
   return hours === undefined ? typed.trim() : `${hours.padStart(2, '0')}:${minutes}`
 }
-function put(row: Row, field: 'from' | 'to', value: string) {
-  typed.value[row.day] = { ...typed.value[row.day], [field]: clockOf(value) }
-  void say({ ...row, ...typed.value[row.day] }, {})
+/** What is being typed stands there, whatever comes in meanwhile. */
+function type(row: Row, field: 'from' | 'to', { target }: Event) {
+  typed.value[row.day] = { ...typed.value[row.day], [field]: (target as HTMLInputElement).value }
+}
+function put(row: Row, field: 'from' | 'to') {
+  const text = typed.value[row.day]?.[field] ?? row[field]
+  typed.value[row.day] = { ...typed.value[row.day], [field]: clockOf(text) }
+  void say({ ...row, ...typed.value[row.day] })
 }
 const shown = (row: Row, field: 'from' | 'to') => typed.value[row.day]?.[field] ?? row[field]
 watch(who, () => {
@@ -80,12 +84,12 @@ watch(who, () => {
               <span>{{ row.name }}</span>
               <input
                 class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.from" :value="shown(row, 'from')"
-                :aria-label="`${row.name}, from`" @change="put(row, 'from', ($event.target as HTMLInputElement).value)"
+                :aria-label="`${row.name}, from`" @input="type(row, 'from', $event)" @change="put(row, 'from')"
               >
               <span>to</span>
               <input
                 class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.to" :value="shown(row, 'to')"
-                :aria-label="`${row.name}, to`" @change="put(row, 'to', ($event.target as HTMLInputElement).value)"
+                :aria-label="`${row.name}, to`" @input="type(row, 'to', $event)" @change="put(row, 'to')"
               >
               <p v-if="fault?.day === row.day" class="harm" role="alert">{{ fault.says }}</p>
             </li>
@@ -99,12 +103,12 @@ watch(who, () => {
               <span>{{ row.name }}</span>
               <input
                 class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.from" :value="shown(row, 'from')"
-                :aria-label="`${row.name}, from`" @change="put(row, 'from', ($event.target as HTMLInputElement).value)"
+                :aria-label="`${row.name}, from`" @input="type(row, 'from', $event)" @change="put(row, 'from')"
               >
               <span>to</span>
               <input
                 class="field-plain" inputmode="numeric" :placeholder="PLACEHOLDER.to" :value="shown(row, 'to')"
-                :aria-label="`${row.name}, to`" @change="put(row, 'to', ($event.target as HTMLInputElement).value)"
+                :aria-label="`${row.name}, to`" @input="type(row, 'to', $event)" @change="put(row, 'to')"
               >
               <button type="button" class="key" @click="store.sayHours({ who, day: row.day, spans: null })">As usual</button>
               <p v-if="fault?.day === row.day" class="harm" role="alert">{{ fault.says }}</p>

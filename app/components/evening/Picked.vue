@@ -11,11 +11,14 @@ const props = defineProps<{
   cost: string
   evenings: readonly Stretch[]
   pins: readonly Pin[]
+  alike: readonly string[]
 }>()
 const emit = defineEmits<{
   pick: [block: Shown]
   hold: [block: Shown, wish: Wish | undefined]
   put: [block: Shown, wish: Wish]
+  together: []
+  weigh: [weight: number]
   drop: [id: string]
   close: []
 }>()
@@ -39,10 +42,16 @@ const place = computed(() => props.own.findIndex(one => one.is.id === props.pick
 const [before, after] = [computed(() => props.own[place.value - 1]), computed(() => props.own[place.value + 1])]
 const wanted = computed(() => {
   const { pen, is } = props.picked
-  return props.pins.filter(one => one.pen === pen && (one.step === null || one.step === is.id))
+  return props.pins.filter(one => one.pen === pen && one.kind !== 'weight' && (one.step === null || one.step === is.id))
 })
-const pinWords = ({ kind, at }: Pin) =>
-  (kind === 'first' ? 'This first' : `${kind === 'by' ? 'By' : 'Not before'} ${at ? format(new Date(at), 'EEE d MMM HH:mm') : ''}`)
+const weight = computed(() => props.pins.find(one => one.pen === props.picked.pen && one.kind === 'weight')?.weight ?? 1)
+const WEIGHTS = [1, 2, 3, 5].map(times =>
+  ({ label: times === 1 ? 'Its promise counts as any other' : `Its promise counts ${times} times`, value: times }))
+function pinWords({ kind, at }: Pin): string {
+  if (kind === 'first') return 'This first'
+  if (kind === 'together') return 'In one go with the others'
+  return `${kind === 'by' ? 'By' : 'Not before'} ${at ? format(new Date(at), 'EEE d MMM HH:mm') : ''}`
+}
 </script>
 
 <template>
@@ -67,7 +76,12 @@ const pinWords = ({ kind, at }: Pin) =>
       >
         {{ says }}
       </button>
+      <button v-if="alike.length > 1" type="button" class="key" @click="emit('together')">In one go: {{ alike.join(' ') }}</button>
     </p>
+    <USelect
+      v-if="picked.board.pen.due" :model-value="weight" size="xl" :items="WEIGHTS" aria-label="How much its promise counts" class="weight"
+      @update:model-value="emit('weigh', Number($event))"
+    />
     <p role="status" class="quiet cost">{{ cost || 'Rest on a key to hear what it costs; or take the block and draw it elsewhere.' }}</p>
   </section>
 </template>
@@ -78,4 +92,5 @@ header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.8rem; }
 header h2 { flex: 1; }
 .ways { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem; }
 .cost { min-height: 1.5rem; }
+.weight { justify-self: start; min-width: 18rem; }
 </style>

@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
+import { runsOut, takesOf } from '#core/bench'
+import { capital } from '#core/format'
+import { format } from 'date-fns'
 
 useHead({ title: 'Evenings · Oxlip' })
 const live = useLive()
 const store = useEveningsKept()
 const workshops = useWorkshops()
-const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
+const stock = useStock()
+const workshop = useWorkshop()
+const { failed, loaded, again } = useLoad(() =>
+  Promise.all([live.meet(), store.load(), stock.load(), workshop.shelf ? undefined : workshop.load()]))
 const { now } = useClock()
 const { plan, chances, moment } = useEvenings()
-const { units } = storeToRefs(useWorkshop())
+const { units } = storeToRefs(workshop)
 
 /** So wide the first evening and the names beside it have to be, and each further evening, px. */
 const FIRST = 660
@@ -59,19 +65,37 @@ const tooLong = computed(() => {
 })
 const over = computed(() => new Set(blocks.value.filter(one => !one.inHours).map(one => one.board.pen.mark)))
 
+/** What does not last for all that is planned, at which piece. */
+const lacking = computed(() => {
+  const takes = store.boards.flatMap((board) => {
+    const stick = stock.blank(board.pen.blank)
+    return takesOf(board.pen.id, board, stick && { id: stick.id, name: stick.name })
+  })
+  const order = blocks.value.map(({ pen, is }) => ({ pen, step: is.id }))
+  return runsOut(order, takes, ({ of, id }) => {
+    if (of === 'set') return stock.fitting(id)?.sets
+    if (of === 'stick') return stock.blank(id)?.count
+    const bottle = workshop.shelf?.products.find(one => one.id === id)?.bottle
+    return bottle?.left === undefined ? undefined : bottle.left + (bottle.sealed ?? 0) * (bottle.size ?? 0)
+  })
+})
 const { remedies } = useRemedies(late)
 const danger = computed(() => {
   const told = chances.value
   const known = plan.value
-  if (!told?.kept.length || !known) return ''
+  if (!told?.byDue.length || !known) return ''
   const tight = [...told.tight].sort((a, b) => a.by - a.begins - (b.by - b.begins))[0]
   const block = tight && blocks.value.find(one => one.pen === tight.pen && one.is.id === tight.step)
   const by = tight && new Date(known.of.now.getTime() + tight.by * 1000)
   const most = block && by ? `; most in danger: ${block.board.pen.mark}, ${block.title}, to be begun by ${clockTime(by, now.value)}` : ''
-  return `That every promise holds is ${chanceWords(told.allKept)}, ${inTen(told.allKept)}${most}.`
+  const days = told.byDue.map(({ due, kept }) => {
+    const day = format(new Date(known.of.now.getTime() + due * 1000), 'EEE d MMM')
+    return `that all is ready for ${day} is ${chanceWords(kept)}, ${inTen(kept)}`
+  })
+  return capital(`${days.join('; ')}${most}.`)
 })
 
-const { picked, cost, pick, hold, put, drop } = usePinning(blocks, evenings)
+const { picked, alike, cost, pick, hold, put, together, weigh, drop } = usePinning(blocks, evenings)
 const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, promised: promised.value }))
 watch(() => plan.value?.rests, rests => rests && keep())
 const asking = ref(false)
@@ -124,6 +148,9 @@ function move(by: number) {
         <p v-else-if="over.size" class="harm">
           ◆ The hours of the coming months do not hold it all: {{ [...over].join(', ') }} lie after them. Say more hours.
         </p>
+        <p v-for="one in lacking.slice(0, 3)" :key="one.of + one.id">
+          <b class="harm">◆ {{ lackingWords(one, blocks, now) }}</b> {{ one.of === 'bottle' ? '' : 'Get more, or take those pens out.' }}
+        </p>
         <p v-if="night"><b>{{ night }}</b></p>
         <p v-if="store.kept?.more" class="quiet">{{ store.kept.more }} more planned pens are not in here: those due first come first.</p>
       </div>
@@ -133,7 +160,8 @@ function move(by: number) {
       />
       <EveningPicked
         v-if="picked" :picked="picked" :own="ownOf(picked.pen)" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []"
-        @pick="pick" @hold="hold" @put="put" @drop="drop" @close="pick(undefined)"
+        :alike="alike.map(one => one.board.pen.mark)" @pick="pick" @hold="hold" @put="put" @together="together"
+        @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
       <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />
       <p class="quiet figures">

@@ -5,6 +5,7 @@ import { boardOf } from '../board'
 import type { BenchEvent } from '../event'
 import { openWork } from './open-work'
 import { learnPace, USUAL } from './pace'
+import { runsOut, takesOf, type Take } from './runs-out'
 import { setUpOf } from './set-up'
 
 const plan = planFor('damson', 'click-8')
@@ -94,5 +95,33 @@ describe('own pace', () => {
       { seconds: NaN, planned: 60, mended: false }, { seconds: 60, planned: 0, mended: false }]
     expect(learnPace(strange)).toMatchObject({ factor: 1, steps: 0 })
     expect(learnPace([...took(2, 10), ...strange]).factor).toBe(learnPace(took(2, 10)).factor)
+  })
+})
+
+describe('what runs out', () => {
+  const take = (pen: string, step: string, amount: number, id = 'ca-thin'): Take => ({ pen, step, of: 'bottle', id, name: id, amount })
+  const takes = [take('a', '1', 2), take('b', '1', 3), take('a', '2', 2), take('b', '2', 1, 'wax')]
+  const order = [['b', '1'], ['a', '1'], ['b', '2'], ['a', '2']].map(([pen, step]) => ({ pen: pen!, step: step! }))
+  it('is told at the piece that goes without, in the order of work, and by how much in all', () => {
+    const there = (amount: number) => runsOut(order, takes, one => (one.id === 'ca-thin' ? amount : undefined))
+    expect(there(7)).toEqual([])
+    expect(there(6)).toMatchObject([{ pen: 'a', step: '2', short: 1 }])
+    expect(there(4)).toMatchObject([{ pen: 'a', step: '1', short: 3 }])
+    expect(there(0)).toMatchObject([{ pen: 'b', step: '1', short: 7 }])
+    // What is not in the order comes last.
+    expect(runsOut(order.slice(0, 1), takes, () => 3)).toMatchObject([{ pen: 'a', step: '1' }])
+  })
+  it('a pen takes its set once, its stick where it is known of which, and each coat from its bottle', () => {
+    const own = (log: readonly BenchEvent[]) => takesOf('p', boardOf(plan, log), { id: 'bough', name: 'Bough' })
+    const of = (all: readonly Take[], kind: Take['of']) => all.filter(one => one.of === kind)
+    const fresh = own([])
+    expect([of(fresh, 'set').length, of(fresh, 'stick').length]).toEqual([1, 1])
+    expect(of(fresh, 'bottle')).toHaveLength(plan.steps.filter(step => step.kind === 'coat').length)
+    const needs = trace(plan).needs.reduce((sum, need) => sum + need.volume.value, 0)
+    expect(of(fresh, 'bottle').reduce((sum, one) => sum + one.amount, 0)).toBeCloseTo(needs, 6)
+    const begun = own(upTo(plan, 'coat.2'))
+    expect([of(begun, 'set').length, of(begun, 'stick').length]).toEqual([0, 0])
+    expect(of(begun, 'bottle').length).toBe(of(fresh, 'bottle').length - 2)
+    expect(of(takesOf('p', boardOf(plan, [])), 'stick')).toEqual([])
   })
 })
