@@ -55,14 +55,19 @@ async function learnPresses(knex: Knex, fitting: string): Promise<OwnPress> {
  * was found at that kind of step.
  */
 async function learnSteps(knex: Knex, about: string): Promise<OwnPace> {
-  const rows: { body: { seconds: number, planned: number, timing: string }, mended: boolean }[] = await knex('facts as step')
+  const rows: { pen: string, body: { seconds: number, planned: number, timing: string } }[] = await knex('facts')
     .where({ kind: 'step', about })
     .orderBy([{ column: 'at', order: 'desc' }, { column: 'pen_id' }, { column: 'place' }])
     .limit(LATEST)
-    .select('body', knex.raw(`exists (
-      select from facts where facts.pen_id = step.pen_id and facts.kind = 'defect' and facts.body->>'found' = step.about) as mended`))
-  const taken = rows.map(({ body: { seconds, planned, timing }, mended }): StepTaken =>
-    ({ seconds: timing === 'planned' ? NaN : seconds, planned, mended }))
+    .select('pen_id as pen', 'body')
+  // Pen by pen, so that only their own defects are read, however many there are.
+  const found: { rows: { pen: string }[] } = await knex.raw(`
+    select pen from unnest(?::uuid[]) as pen cross join lateral (
+      select 1 from facts where pen_id = pen and kind = 'defect' and body->>'found' = ? limit 1) as one`,
+  [[...new Set(rows.map(row => row.pen))], about])
+  const mended = found.rows.map(row => row.pen)
+  const taken = rows.map(({ pen, body: { seconds, planned, timing } }): StepTaken =>
+    ({ seconds: timing === 'planned' ? NaN : seconds, planned, mended: mended.includes(pen) }))
   return learnPace(taken)
 }
 
