@@ -76,15 +76,6 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await expect(list.getByRole('link').filter({ hasText: 'A2' }).first()).toBeVisible()
   expect(await pins()).toEqual([])
 
-  // Pieces that are alike, in one go; that is taken back as a whole.
-  await row(page, 'A2').getByRole('button').first().press('Enter')
-  await page.getByRole('button', { name: /^In one go: / }).click()
-  await expect.poll(async () => (await pins()).length).toBeGreaterThan(2)
-  expect(new Set((await pins()).map(one => one.group)).size).toBe(1)
-  await row(page, 'A2').getByRole('button').first().press('Enter')
-  await page.getByRole('button', { name: 'Take back' }).click()
-  await expect.poll(pins).toEqual([])
-
   // An entry that comes in from elsewhere: the rest follows.
   const blocks = row(page, 'A1').getByRole('button')
   await expect(blocks.first()).toHaveAccessibleName(/coat 1/)

@@ -95,7 +95,7 @@ const danger = computed(() => {
   return capital(`${days.join('; ')}${most}.`)
 })
 
-const { picked, alike, cost, pick, hold, put, together, weigh, drop } = usePinning(blocks, evenings)
+const { picked, cost, pick, hold, put, weigh, drop } = usePinning(blocks, evenings)
 const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, promised: promised.value }))
 watch(() => plan.value?.rests, rests => rests && keep())
 const asking = ref(false)
@@ -160,7 +160,7 @@ function move(by: number) {
       />
       <EveningPicked
         v-if="picked" :picked="picked" :own="ownOf(picked.pen)" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []"
-        :alike="alike.map(one => one.board.pen.mark)" @pick="pick" @hold="hold" @put="put" @together="together"
+        @pick="pick" @hold="hold" @put="put"
         @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
       <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />
