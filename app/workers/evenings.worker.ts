@@ -32,7 +32,7 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
   const began = performance.now()
   let plan = first
   let told = began
-  for (const next of planning(problem, { every: 100, most: Infinity, shown: first.blocks, enough: 600, seed: number })) {
+  for (const next of planning(problem, { every: 100, most: 100_000, shown: first.blocks, enough: 600, seed: number })) {
     const now = performance.now()
     plan = next
     if (now - told > SLICE || plan.proven) {

@@ -85,9 +85,11 @@ function isMet(task: Task, met: Map<string, Course[]>, course: Course): boolean 
     return false
   }
   for (const one of all) if (isNoWorse(task, one, course)) return true
-  all.push(course)
+  if (all.length < MOST_MET) all.push(course)
   return false
 }
+/** So many courses with the same pieces behind them are kept to compare with: more would take longer than they save. */
+const MOST_MET = 30
 
 const nowOf = ({ now }: Course): number => nth(now, 0)
 
