@@ -65,19 +65,21 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
     const other = (store.kept?.pins ?? []).filter(one =>
       one.pen === pin.pen && one.step === pin.step && one.kind !== 'together' && one.id !== pin.id)
     pick(undefined)
-    await Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)])
+    await store.attempt(() => Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)]))
   }
   /** How much the promise of a pen counts against those of others. */
   async function weigh(pen: string, weight: number) {
     const before = store.kept?.pins.find(one => one.pen === pen && one.kind === 'weight')
-    if (weight > 1) await store.putPin({ id: before?.id ?? newId(), pen, step: null, kind: 'weight', at: null, group: null, weight })
-    else if (before) await store.dropPin(before.id)
+    const wish = { id: before?.id ?? newId(), pen, step: null, kind: 'weight' as const, at: null, group: null, weight }
+    if (weight > 1) await store.attempt(() => store.putPin(wish))
+    else if (before) await store.attempt(() => store.dropPin(before.id))
   }
   /** Takes a wish back; of what is wanted in one go all of it. */
   async function drop(id: string) {
     const pins = store.kept?.pins ?? []
     const group = pins.find(one => one.id === id)?.group
-    await Promise.all(pins.filter(one => one.id === id || (group && one.group === group)).map(one => store.dropPin(one.id)))
+    const all = pins.filter(one => one.id === id || (group && one.group === group))
+    await store.attempt(() => Promise.all(all.map(one => store.dropPin(one.id))))
   }
   watch(evenings, () => {
     if (chosen.value && !picked.value) pick(undefined)

@@ -49,11 +49,7 @@ export function useRemedies(late: ComputedRef<readonly Promised[]>) {
 }
 
 /** Hours with one evening longer by so many minutes. */
-function longer(hours: readonly DayHours[], { day, to }: Stretch, minutes: number): DayHours[] {
-  const spans = spansOn(hours, 'turner', new Date(`${day}T12:00:00`))
-  const end = format(to, 'HH:mm')
-  const later = addMinutes(to, minutes)
-  const until = format(later, 'yyyy-MM-dd') === day ? format(later, 'HH:mm') : '24:00'
-  const other = spans.map(span => (span.to === end ? { ...span, to: until } : span))
-  return [...hours.filter(one => one.who !== 'turner' || one.day !== day), { who: 'turner', day, spans: other }]
+function longer(hours: readonly DayHours[], evening: Stretch, minutes: number): DayHours[] {
+  const other = endingAt(hours, evening, addMinutes(evening.to, minutes))
+  return [...hours.filter(one => one.who !== 'turner' || one.day !== evening.day), ...(other ? [other] : [])]
 }

@@ -23,6 +23,17 @@ export const useEveningsKept = defineStore('evenings', () => {
   const change = (part: Partial<EveningsKept>) => {
     if (kept.value) kept.value = { ...kept.value, ...part }
   }
+  /** What could not be kept, in plain words; empty where all was. */
+  const trouble = ref('')
+  /** Keeps something that no form asks for: where that fails it is told, and nothing was changed. */
+  async function attempt(work: () => Promise<unknown>) {
+    trouble.value = ''
+    try {
+      await work()
+    } catch (error) {
+      trouble.value = refused(error).message
+    }
+  }
   const sayHours = (hours: HoursChange) =>
     inOrder(async () => change({ hours: await api('PUT /api/evenings/hours', { body: hours }) }))
   const putPin = (pin: Pin) => inOrder(async () => change({ pins: await api('PUT /api/evenings/pins', { body: pin }) }))
@@ -33,5 +44,5 @@ export const useEveningsKept = defineStore('evenings', () => {
     await api('DELETE /api/evenings/calendar')
     change({ calendar: null })
   })
-  return { kept, boards, load, sayHours, putPin, dropPin, keepPlan, newAddress, dropAddress }
+  return { kept, boards, trouble, load, attempt, sayHours, putPin, dropPin, keepPlan, newAddress, dropAddress }
 })

@@ -50,6 +50,20 @@ export function stretchesFrom(hours: readonly DayHours[], who: Who, now: Date, d
     }))
 }
 
+/** The clock on the wall at a moment of a day; where that is over already, 24:00. */
+const clockOn = (day: string, moment: Date): string => (format(moment, 'yyyy-MM-dd') === day ? format(moment, 'HH:mm') : '24:00')
+
+/**
+ * The hours of a stretch’s day with that stretch ending at another moment, midnight at the latest; the other stretches of the day stay.
+ * Undefined where it would end before it begins.
+ */
+export function endingAt(hours: readonly DayHours[], { day, to }: Pick<Stretch, 'day' | 'to'>, until: Date): DayHours | undefined {
+  const end = clockOn(day, to)
+  const other = clockOn(day, until)
+  const spans = spansOn(hours, 'turner', new Date(`${day}T12:00:00`)).map(span => (span.to === end ? { ...span, to: other } : span))
+  return spans.every(({ from, to: ends }) => from < ends) ? { who: 'turner', day, spans } : undefined
+}
+
 /** Stretches as hours of a plan that begins at a moment. A clock that was put back makes none shorter than nothing. */
 export const asHours = (stretches: readonly Stretch[], now: Date): Hours[] =>
   stretches.map(({ from, to }) => ({ from: secondsTo(now, from), to: secondsTo(now, to) })).filter(({ from, to }) => to > from)

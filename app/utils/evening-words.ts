@@ -62,12 +62,11 @@ export function lateWords({ mark, due, ready }: Promised, evenings: readonly Str
   return between === 1 ? `${mark} is one evening short` : `${mark} is ${countWord(between).toLowerCase()} evenings short`
 }
 
-/** What runs out, where and by how much: `Thin CA runs out at B2, coat 3, Mon 19:20: 4 ml short in all.` */
+/** What runs out, by how much and where: `Thin CA: 4 ml short, first missed at B2, coat 3, Mon 19:20.` */
 export function lackingWords({ of, name, pen, step, short }: RunsOut, blocks: readonly Shown[], now: Date): string {
   const block = blocks.find(one => one.pen === pen && one.is.id === step)
-  const where = block ? ` at ${block.board.pen.mark}, ${block.title}, ${clockTime(block.from, now)}` : ''
-  const missing = of === 'bottle' ? millilitres(short) : counted(Math.ceil(short), of)
-  return `${of === 'set' ? `Sets of ${name} run` : `${name} runs`} out${where}: ${missing} short in all.`
+  const where = block ? `, first missed at ${block.board.pen.mark}, ${block.title}, ${clockTime(block.from, now)}` : ''
+  return `${name}: ${of === 'bottle' ? millilitres(short) : counted(Math.ceil(short), of)} short${where}.`
 }
 
 /** A wait that outlasts the evening, s. */

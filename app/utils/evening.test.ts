@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import type { DayHours } from '../../contract'
-import { asHours, atClock, promisedBy, spansOn, stretchesFrom } from './evening-hours'
+import { asHours, atClock, endingAt, promisedBy, spansOn, stretchesFrom } from './evening-hours'
 import { alongEvenings, columnsOf } from './evening-view'
 import { chanceWords, inTen, lateWords, promiseWords, provenWords, readyTimes, type Promised } from './evening-words'
 
@@ -25,6 +25,15 @@ describe('hours', () => {
     expect([second!.from, second!.to]).toEqual([at('2019-11-29T20:00:00'), at('2019-11-30T00:00:00')])
     expect(third).toBeUndefined()
     expect(asHours([first!, second!], friday)).toEqual([{ from: 0, to: 3600 }, { from: 7200, to: 21_600 }])
+  })
+  it('an evening that is made longer keeps the other stretches of its day, and ends at midnight at the latest', () => {
+    const hours = [said('5', ['17:00', '19:00'], ['20:00', '22:00'])]
+    const evening = { day: '2019-11-29', to: at('2019-11-29T22:00:00') }
+    expect(endingAt(hours, evening, at('2019-11-29T22:30:00'))).toEqual(said('2019-11-29', ['17:00', '19:00'], ['20:00', '22:30']))
+    expect(endingAt(hours, evening, at('2019-11-30T01:00:00'))!.spans[1]).toEqual({ from: '20:00', to: '24:00' })
+    expect(endingAt(hours, evening, at('2019-11-29T20:00:00'))).toBeUndefined()
+    const late = { day: '2019-11-29', to: at('2019-11-30T00:00:00') }
+    expect(endingAt([said('5', ['20:00', '24:00'])], late, at('2019-11-29T23:00:00'))!.spans).toEqual([{ from: '20:00', to: '23:00' }])
   })
   it('a promise holds in the afternoon of its day', () => {
     expect(promisedBy('2019-12-07')).toEqual(at('2019-12-07T18:00:00'))

@@ -8,15 +8,6 @@ onMounted(async () => {
 })
 const address = computed(() =>
   (store.kept?.calendar ? `${window.location.origin}/api/calendar/${store.kept.calendar}.ics` : undefined))
-const trouble = ref('')
-async function attempt(work: () => Promise<unknown>) {
-  trouble.value = ''
-  try {
-    await work()
-  } catch (error) {
-    trouble.value = refused(error).message
-  }
-}
 </script>
 
 <template>
@@ -30,12 +21,12 @@ async function attempt(work: () => Promise<unknown>) {
       </p>
       <code>{{ address }}</code>
       <p class="ways">
-        <button type="button" class="key" @click="attempt(store.newAddress)">Another address</button>
-        <button type="button" class="key" @click="attempt(store.dropAddress)">Take it away</button>
+        <button type="button" class="key" @click="store.attempt(store.newAddress)">Another address</button>
+        <button type="button" class="key" @click="store.attempt(store.dropAddress)">Take it away</button>
       </p>
     </template>
-    <p v-else class="ways"><button type="button" class="key" @click="attempt(store.newAddress)">Make a secret address</button></p>
-    <p v-if="trouble" class="harm" role="alert">{{ trouble }}</p>
+    <p v-else class="ways"><button type="button" class="key" @click="store.attempt(store.newAddress)">Make a secret address</button></p>
+    <p v-if="store.trouble" class="harm" role="alert">{{ store.trouble }}</p>
   </section>
 </template>
 

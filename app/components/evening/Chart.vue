@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { addMinutes, differenceInCalendarDays, format } from 'date-fns'
-import type { HoursChange } from '#schemas'
 import type { Board } from '~/stores/bench'
 import type { Column, Shown } from '~/utils/evening-view'
 import type { Wish } from '~/composables/usePinning'
@@ -19,12 +18,11 @@ const emit = defineEmits<{
   pick: [block: Shown]
   hold: [block: Shown, wish: Wish | undefined]
   put: [block: Shown, wish: Wish]
-  hours: [change: HoursChange]
+  ends: [evening: Pick<Stretch, 'day' | 'to'>, until: Date]
 }>()
 const { now } = useClock()
 
 const columns = computed(() => columnsOf(props.evenings, props.evenings.length))
-const starts = computed(() => new Map(props.evenings.map(one => [one.day, one.from])))
 const all = computed(() => rowsOf(props.boards, props.blocks, props.promised, columns.value, now.value))
 const rows = computed(() => all.value.filter(hasMuch))
 const others = computed(() => all.value.filter(one => !hasMuch(one)).map(one => one.board.pen.mark))
@@ -68,7 +66,9 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
         </div>
       </div>
     </div>
-    <EveningHands name="your hands" :groups="hands" :columns="columns" :starts="starts" @hours="emit('hours', $event)" @pulled="pull" />
+    <EveningHands
+      name="your hands" :groups="hands" :columns="columns" movable @pulled="pull" @ends="(evening, until) => emit('ends', evening, until)"
+    />
     <EveningHands v-if="helps.length" name="who helps" :groups="helps" :columns="columns" />
     <EveningRow
       v-for="row in rows" :key="row.board.pen.id" :row="row" :columns="columns" @pick="emit('pick', $event)"

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { addMinutes, format } from 'date-fns'
-import type { HoursChange } from '#schemas'
 import type { Column, Group } from '~/utils/evening-view'
 
 /** The line of hands: what they do, where something is changed, and the ends of evenings, which can be drawn longer or shorter. */
-const props = defineProps<{ name: string, groups: readonly Group[], columns: readonly Column[], starts?: ReadonlyMap<string, Date> }>()
-const emit = defineEmits<{ hours: [change: HoursChange], pulled: [day: string, end: Date | undefined] }>()
+const props = defineProps<{ name: string, groups: readonly Group[], columns: readonly Column[], movable?: boolean }>()
+const emit = defineEmits<{ ends: [evening: Pick<Stretch, 'day' | 'to'>, until: Date], pulled: [day: string, end: Date | undefined] }>()
 const { now } = useClock()
-const evenings = computed(() => (props.starts ? props.columns.filter(one => one.kind === 'evening') : []))
+const evenings = computed(() => (props.movable ? props.columns.filter(one => one.kind === 'evening') : []))
 const field = useTemplateRef('field')
 
 /** Ends lie on five minutes. */
@@ -30,13 +29,8 @@ function letGo(column: Column) {
   emit('pulled', '', undefined)
   if (minutes) lengthen(column, minutes)
 }
-/** The evening ends so many minutes later, that day only, and not after midnight. */
-function lengthen({ day = '', from, to }: Column, minutes: number) {
-  const end = addMinutes(to, minutes)
-  if (end <= addMinutes(from, STEP)) return
-  const until = format(end, 'yyyy-MM-dd') === day ? format(end, 'HH:mm') : '24:00'
-  emit('hours', { who: 'turner', day, spans: [{ from: format(props.starts?.get(day) ?? from, 'HH:mm'), to: until }] })
-}
+/** The evening ends so many minutes later, that day only. */
+const lengthen = ({ day = '', to }: Column, minutes: number) => emit('ends', { day, to }, addMinutes(to, minutes))
 </script>
 
 <template>

@@ -101,6 +101,10 @@ watch(() => plan.value?.rests, rests => rests && keep())
 const asking = ref(false)
 const saying = ref(false)
 const ownOf = (pen: string) => blocks.value.filter(one => one.pen === pen)
+function lengthen(evening: Pick<Stretch, 'day' | 'to'>, until: Date) {
+  const change = endingAt(store.kept?.hours ?? [], evening, until)
+  if (change) void store.attempt(() => store.sayHours(change))
+}
 function move(by: number) {
   from.value = Math.max(0, Math.min(Math.max(0, evenings.value.length - count.value), from.value + by))
 }
@@ -154,9 +158,10 @@ function move(by: number) {
         <p v-if="night"><b>{{ night }}</b></p>
         <p v-if="store.kept?.more" class="quiet">{{ store.kept.more }} more planned pens are not in here: those due first come first.</p>
       </div>
+      <p v-if="store.trouble" class="harm" role="alert">{{ store.trouble }}</p>
       <EveningChart
         :blocks="blocks" :evenings="shown" :promised="promised" :boards="store.boards" :before="from > 0"
-        :after="from + count < evenings.length" @move="move" @pick="pick" @hold="hold" @put="put" @hours="store.sayHours"
+        :after="from + count < evenings.length" @move="move" @pick="pick" @hold="hold" @put="put" @ends="lengthen"
       />
       <EveningPicked
         v-if="picked" :picked="picked" :own="ownOf(picked.pen)" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []"
