@@ -8,7 +8,11 @@ const SLICE = 120
 const ASIDE = { changes: 250, most: 0 }
 /** So often an evening on the side is played. */
 const PLAYS = 300
-const QUICK = { changes: 150, most: 4000 }
+const QUICK = { changes: 150, most: 0 }
+/** A proof goes on beside the search in steps that take no longer than a moment. */
+const PROOF = { most: 100_000, courses: 40 }
+/** What follows one another more quickly is planned once, ms. */
+const GATHERS = 30
 
 /** Plans evenings away from the page: a first answer at once, then better ones, and what can be said of chances once it rests. */
 let current = 0
@@ -22,7 +26,12 @@ self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
     return
   }
   current = data.number
-  const { number, problem, shown } = data
+  setTimeout(() => {
+    if (data.number === current) plan(data)
+  }, GATHERS)
+}
+
+function plan({ number, problem, shown }: Extract<AskedEvenings, { kind: 'plan' }>) {
   const quick = planEvenings(problem, { ...QUICK, ...(shown ? { shown } : {}) })
   tell({ kind: 'plan', number, plan: quick, rests: false })
   void better(number, problem, quick)
@@ -32,7 +41,7 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
   const began = performance.now()
   let plan = first
   let told = began
-  for (const next of planning(problem, { every: 100, most: 100_000, shown: first.blocks, enough: 600, seed: number })) {
+  for (const next of planning(problem, { every: 100, ...PROOF, shown: first.blocks, enough: 600, seed: number })) {
     const now = performance.now()
     plan = next
     if (now - told > SLICE || plan.proven) {

@@ -61,30 +61,24 @@ function leftOn({ pens, crews }: Task, course: Course, pen: number, now: number,
 }
 
 /** A pen’s part of the changes to what it needs from a piece on. */
-function partOf({ setUp, count }: Chain, first: number, part: readonly number[]): number {
+function partOf({ needs }: Chain, first: number, part: readonly number[]): number {
   let sum = 0
-  for (let at = first; at < count; at++) {
-    const one = nth(setUp, at)
-    if (one && setUp.indexOf(one, first) === at) sum += nth(part, one)
-  }
+  for (const { setUp, last } of needs) if (last >= first) sum += nth(part, setUp)
   return sum
 }
 
 /** What the changes to set-ups that are still needed take, each once; in all, and of each the part of a pen that needs it. */
 function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: number, part: number[] } {
-  const needs = changes.map(() => 0)
-  for (const [pen, { setUp, count }] of pens.entries()) {
+  const wanted = changes.map(() => 0)
+  for (let pen = 0; pen < pens.length; pen++) {
     const first = nth(course.at, pen)
-    for (let at = first; at < count; at++) {
-      const one = nth(setUp, at)
-      if (one && setUp.indexOf(one, first) === at) needs[one] = nth(needs, one) + 1
-    }
+    for (const { setUp, last } of nth(pens, pen).needs) if (last >= first) wanted[setUp] = nth(wanted, setUp) + 1
   }
   let sum = 0
   const part = changes.map((change, one) => {
     // With several pairs of hands a set-up may be there already on the other.
     const isThere = crews.length === 1 ? course.setUp[0] === one : course.setUp.includes(one)
-    const count = nth(needs, one)
+    const count = nth(wanted, one)
     if (!count || isThere) return 0
     sum += change
     return change / count

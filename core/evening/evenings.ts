@@ -14,6 +14,8 @@ export interface EveningOptions {
   changes?: number
   /** Courses looked at to prove that none is better; 20,000. */
   most?: number
+  /** Courses looked at between two changes of the search; 4,000. */
+  courses?: number
   /** Another seed tries other orders. */
   seed?: number
   /** The order that was shown last, as its pieces lay; it is kept unless another is better by more than `enough`. */
@@ -47,9 +49,9 @@ export interface Evenings {
 export function planEvenings(problem: EveningProblem, options: EveningOptions = {}): Evenings {
   const { changes = 2000 } = options
   let last: Evenings | undefined
-  const { most = MOST } = options
+  const { most = MOST, courses = COURSES } = options
   const every = Math.max(1, changes)
-  let rounds = Math.max(changes > 0 ? 1 : 0, Math.ceil(most / (COURSES * STEPS)))
+  let rounds = Math.max(changes > 0 ? 1 : 0, Math.ceil(most / courses))
   for (const plan of planning(problem, { ...options, every })) {
     last = plan
     // The first answer comes before any change was tried.
@@ -63,7 +65,7 @@ export function planEvenings(problem: EveningProblem, options: EveningOptions = 
  * last when it is known that none is better.
  */
 export function* planning(problem: EveningProblem, options: EveningOptions & { every?: number } = {}): Generator<Evenings, undefined> {
-  const { wanted = usuallyWanted, most = MOST, seed = 1, every = 500, shown, enough = ENOUGH } = options
+  const { wanted = usuallyWanted, most = MOST, courses = COURSES, seed = 1, every = 500, shown, enough = ENOUGH } = options
   const task = taskOf(problem)
   const chance = chanceOf(seed)
   const least = leastOf(task)
@@ -81,20 +83,18 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   yield answer(best, false)
   if (meetsBound(best)) return
   const isFree = task.crews.length === 1 && problem.pens.every(({ work }) => work.every(one => one.latest === undefined))
-  const search = searching(task, best, wanted, COURSES)
-  let courses = 0
+  const search = searching(task, best, wanted, courses)
+  let looked = 0
   const bettering = bettered(task, { ...first, way: best }, wanted, every, chance)
   for (let better = bettering.next(best); better.value; better = bettering.next(best)) {
     best = better.value
     // The proof goes on beside the search, each helped by what the other found.
-    for (let step = 0; courses < most && step < STEPS; step++) {
-      const { value } = search.next(best)
-      courses += COURSES
-      if (value && compareCosts(value.best.costs, best.costs, wanted) < 0) best = value.best
-      if (value?.whole) {
-        yield answer(best, isFree)
-        return
-      }
+    const proof = looked < most ? search.next(best).value : undefined
+    looked += courses
+    if (proof && compareCosts(proof.best.costs, best.costs, wanted) < 0) best = proof.best
+    if (proof?.whole) {
+      yield answer(best, isFree)
+      return
     }
     yield answer(best, false)
     if (meetsBound(best)) return
@@ -102,9 +102,8 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   yield answer(best, isFree)
 }
 
-/** Courses looked at between two looks at the clock, and how often before the next answer. */
-const COURSES = 1000
-const STEPS = 4
+/** Courses looked at in all, and between two changes of the search, where nothing else is said. */
+const COURSES = 4000
 const MOST = 20_000
 
 /** Pens have to be finished so much sooner in all for another order to be shown, s: below that turners would rather not be moved about. */

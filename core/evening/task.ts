@@ -20,6 +20,8 @@ export interface Chain {
   by: readonly number[]
   /** Set-ups as numbers; 0 is nothing. */
   setUp: readonly number[]
+  /** Each set-up it needs, and at which piece for the last time: from then on it needs it no more. */
+  needs: readonly { setUp: number, last: number }[]
   /** Hands on this and all after it, s. */
   rest: readonly number[]
   /** What runs by itself after the last, s. */
@@ -85,13 +87,15 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, f
   const crews = all.map(one => clockOf(one, last))
   const chains = pens.map(({ id, work, after = 0, due = Infinity, weight = 1 }): Chain => {
     const hands = work.map(one => one.hands)
+    const setUps = work.map(one => numberOf(one.setUp))
     return {
       id, count: work.length, hands, after, due, weight,
       wait: work.map(one => one.wait),
       latest: work.map(one => one.latest ?? Infinity),
       from: work.map(one => one.from ?? 0),
       by: work.map(one => one.by ?? Infinity),
-      setUp: work.map(one => numberOf(one.setUp)),
+      setUp: setUps,
+      needs: [...new Set(setUps)].filter(one => one !== 0).map(one => ({ setUp: one, last: setUps.lastIndexOf(one) })),
       rest: [...hands, 0].map((_, at) => hands.slice(at).reduce((sum, one) => sum + one, 0)),
     }
   })
