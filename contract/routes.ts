@@ -58,6 +58,7 @@ export interface Routes {
   'GET /api/defects': { query: DefectQuery, answer: DefectPage }
   'GET /api/defects/history': { answer: DefectHistory }
   'GET /api/evenings': { answer: EveningsKept }
+  'GET /api/evenings/hours': { answer: DayHours[] }
   'PUT /api/evenings/hours': { body: HoursChange, answer: DayHours[] }
   'PUT /api/evenings/pins': { body: Pin, answer: Pin[] }
   'DELETE /api/evenings/pins/:id': { answer: Pin[] }

@@ -1,8 +1,8 @@
 import type { Fitting, OwnPress } from '../core/barrel'
-import type { OwnPace } from '../core/bench'
+import type { OwnHands } from '../core/bench'
 import type { MoistureReading } from '../core/climate'
 import type { Method } from '../core/method'
-import type { StepKind, Taught } from '../core/plan'
+import type { Taught } from '../core/plan'
 import type { BlankInput } from '../schemas'
 import type { Pen } from './pen'
 
@@ -60,6 +60,6 @@ export interface MethodVersion {
 export type WorkshopLearnt = Taught & {
   /** How far short of their rings mechanisms stop, by the ids of their fittings. */
   presses?: Readonly<Record<string, OwnPress>>
-  /** The turner’s own pace, by the kind of step. */
-  paces?: Readonly<Partial<Record<StepKind, OwnPace>>>
+  /** The turner’s own pace at each kind of step, and what changes take. */
+  hands?: Readonly<OwnHands>
 }

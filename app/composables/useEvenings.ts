@@ -35,7 +35,7 @@ export const useEvenings = createSharedComposable(() => {
     boards: store.boards,
     hours: store.kept?.hours ?? [],
     pins: store.kept?.pins ?? [],
-    paces: workshop.learnt?.paces ?? {},
+    hands: workshop.learnt?.hands,
   }))
   const posed = computed(() => (store.kept ? pose(given.value, new Date(moment.value)) : undefined))
 
@@ -50,13 +50,21 @@ export const useEvenings = createSharedComposable(() => {
     if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests }
     else chances.value = data
   }
-  watch(posed, (now) => {
-    if (!now) return
+  /** So many screens show evenings; others want to know only what comes next. */
+  const screens = ref(0)
+  const brief = computed(() => !screens.value)
+  watch([posed, brief], ([now, brief], [before, wasBrief]) => {
+    if (!now || (now === before && brief && !wasBrief)) return
     asked = now
     const shown = plan.value?.is.blocks.map(({ pen, step }) => ({ pen, step }))
-    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, ...(shown ? { shown } : {}) }
+    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, ...(shown ? { shown } : {}) }
     worker.postMessage(message)
   }, { immediate: true })
+  /** Says that this screen shows evenings, as long as it stands. */
+  const shows = () => {
+    screens.value++
+    onScopeDispose(() => screens.value--)
+  }
 
   const waiting = new Map<number, (told: Aside) => void>()
   let question = 0
@@ -84,5 +92,5 @@ export const useEvenings = createSharedComposable(() => {
     worker.terminate()
     asides.terminate()
   })
-  return { plan, chances, given, aside, whatIf, withPin, moment }
+  return { plan, chances, given, aside, whatIf, withPin, moment, shows }
 })

@@ -21,30 +21,31 @@ async function loadRest() {
 }
 const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), loadRest()]))
 const { now } = useClock()
-const { free, waiting, bands, inWork, next, settled, why } = useBench()
+const { free, waiting, bands, inWork, nextOne, settled, why } = useBench()
 const boards = useBenchPens()
 const { ended } = useAlarms()
 
 const heading = computed(() => (inWork.value.length ? `${countWord(inWork.value.length)} on the bench` : 'Nothing on the bench'))
 /** The pen to take up next, by the order that leaves the fewest waits idle; before the logs are here, whatever is free. */
-const first = computed(() => inWork.value.find(one => one.pen.id === next.value?.pen) ?? free.value[0])
+const first = computed(() => inWork.value.find(one => one.pen.id === nextOne.value?.id) ?? free.value[0])
 const rows = computed(() => {
   const rest = [...free.value, ...waiting.value].filter(one => one.pen.id !== first.value?.pen.id)
   return first.value ? [first.value, ...rest] : rest
 })
 const saying = computed(() => {
   const one = first.value
-  const soon = waiting.value.find(each => each.pen.id !== one?.pen.id)
+  const soon = waiting.value.find(each => each.pen.id !== nextOne.value?.id)
   const then = soon && `${soon.pen.mark} at ${clockTime(soon.summary.wait?.until ?? '', now.value)}`
   if (!one) return then ? `next: ${then}` : ''
-  if (!why.value) return ''
-  return `next: ${one.pen.mark}, ${why.value}${then ? `; then ${then}` : ''}`
+  if (!why.value || !nextOne.value) return ''
+  const { mark, isBegun, doing } = nextOne.value
+  return `next: ${mark}, ${isBegun ? '' : `not begun yet, ${doing}, `}${why.value}${then ? `; then ${then}` : ''}`
 })
 useWedge(
   {
     reading: () => undefined,
     key: (figure) => {
-      const id = figure === '0' ? next.value?.pen : boards.inWork[Number(figure) - 1]?.pen.id
+      const id = figure === '0' ? nextOne.value?.id : boards.inWork[Number(figure) - 1]?.pen.id
       if (id) void navigateTo(`/pens/${id}/work`)
     },
   },

@@ -18,6 +18,12 @@ export const useEveningsKept = defineStore('evenings', () => {
     for (const one of told.planned) bench.put(one)
     kept.value = told
   }
+  /** Loads what there is where hours were said, since others have no use for it; nothing where that was done. */
+  async function meet() {
+    if (kept.value) return
+    const hours = await api('GET /api/evenings/hours')
+    if (hours.length && !kept.value) await load()
+  }
   /** Answers come one after the other, so that none puts back what a later one has told. */
   const inOrder = inTurn()
   const change = (part: Partial<EveningsKept>) => {
@@ -44,5 +50,5 @@ export const useEveningsKept = defineStore('evenings', () => {
     await api('DELETE /api/evenings/calendar')
     change({ calendar: null })
   })
-  return { kept, boards, trouble, load, attempt, sayHours, putPin, dropPin, keepPlan, newAddress, dropAddress }
+  return { kept, boards, trouble, load, meet, attempt, sayHours, putPin, dropPin, keepPlan, newAddress, dropAddress }
 })

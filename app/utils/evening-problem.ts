@@ -1,7 +1,6 @@
 import type { DayHours } from '../../contract'
-import { CHANGES, openWork, type Board, type OwnPace } from '../../core/bench'
+import { changesWith, openWork, standsSetUp, type Board, type OwnHands } from '../../core/bench'
 import type { EveningPen, EveningProblem, PieceId } from '../../core/evening'
-import type { StepKind } from '../../core/plan'
 import type { Pin } from '../../schemas'
 import { asHours, promisedBy, secondsTo, stretchesFrom, type Stretch } from './evening-hours'
 
@@ -19,8 +18,8 @@ export interface EveningsGiven {
   hours: readonly DayHours[]
   /** What the turner wants. */
   pins: readonly Pin[]
-  /** The turner’s own pace. */
-  paces: Readonly<Partial<Record<StepKind, OwnPace>>>
+  /** How long this turner’s hands take; unsaid: as usual. */
+  hands?: Readonly<OwnHands> | undefined
 }
 
 /** A problem with the evenings it is about. */
@@ -39,12 +38,12 @@ const GRAIN = 1800
 const DAYS = { least: 14, most: 120 }
 
 /** What there is to do in the coming evenings, put together at a moment. */
-export function pose({ boards, hours, pins, paces }: EveningsGiven, now: Date): Posed {
+export function pose({ boards, hours, pins, hands }: EveningsGiven, now: Date): Posed {
   const at = now.toISOString()
   const weights = new Map(pins.flatMap(pin => (pin.kind === 'weight' && pin.weight ? [[pin.pen, pin.weight] as const] : [])))
   const pens = boards
     .map(board => openWork(board.pen.id, board, at, {
-      paces,
+      ...(hands ? { paces: hands.paces } : {}),
       ...(board.pen.due === null ? {} : { due: promisedBy(board.pen.due).toISOString() }),
       weight: weights.get(board.pen.id) ?? 1,
     }))
@@ -52,12 +51,14 @@ export function pose({ boards, hours, pins, paces }: EveningsGiven, now: Date): 
     .map(pen => wished(pen, pins, now))
   const needed = pens.flatMap(pen => pen.work).reduce((sum, one) => sum + one.hands, 0)
   const evenings = enough(hours, now, needed)
+  const setUp = standsSetUp(boards, at)
   const helper = asHours(stretchesFrom(hours, 'helper', now, DAYS.least), now)
   return {
     now, evenings,
     problem: {
-      pens, grain: GRAIN, changes: CHANGES, hours: asHours(evenings, now),
+      pens, grain: GRAIN, changes: changesWith(hands), hours: asHours(evenings, now),
       ...(helper.length ? { helpers: [helper] } : {}),
+      ...(setUp ? { setUp } : {}),
       first: pins.filter(pin => pin.kind === 'first').flatMap(pin => pieceOf(pin, pens)),
       together: groupsOf(pins).map(group => group.flatMap(pin => pieceOf(pin, pens))),
     },

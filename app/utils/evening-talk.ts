@@ -2,8 +2,8 @@ import type { Block, EveningProblem, Evenings, Slack } from '../../core/evening'
 
 /** What is asked of the worker that plans evenings. */
 export type AskedEvenings
-  /** Plan this; what was shown before is kept where it is about as good. */
-  = | { kind: 'plan', number: number, problem: EveningProblem, shown?: readonly Pick<Block, 'pen' | 'step'>[] }
+  /** Plan this; what was shown before is kept where it is about as good. `brief`: what comes first is wanted, not the chances of all. */
+  = | { kind: 'plan', number: number, problem: EveningProblem, brief: boolean, shown?: readonly Pick<Block, 'pen' | 'step'>[] }
   /** What this would come to: a good answer at once; `plays`: with when each pen is finished nine times in ten. */
     | { kind: 'aside', number: number, problem: EveningProblem, plays: boolean }
 

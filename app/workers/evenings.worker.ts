@@ -1,8 +1,9 @@
 import { playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings, type Slack } from '#core/evening'
 import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
 
-/** So long it goes on bettering before it rests, ms, and so long between two looks at what was asked meanwhile. */
+/** So long it goes on bettering before it rests, ms, in brief or not, and so long between two looks at what was asked meanwhile. */
 const THINKS = 6000
+const BRIEF = 500
 const SLICE = 120
 /** For a question on the side: small, so that many can be asked. */
 const ASIDE = { changes: 250, most: 0 }
@@ -31,13 +32,14 @@ self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
   }, GATHERS)
 }
 
-function plan({ number, problem, shown }: Extract<AskedEvenings, { kind: 'plan' }>) {
+function plan(asked: Extract<AskedEvenings, { kind: 'plan' }>) {
+  const { number, problem, shown } = asked
   const quick = planEvenings(problem, { ...QUICK, ...(shown ? { shown } : {}) })
   tell({ kind: 'plan', number, plan: quick, rests: false })
-  void better(number, problem, quick)
+  void better(asked, quick)
 }
 
-async function better(number: number, problem: EveningProblem, first: Evenings) {
+async function better({ number, problem, brief }: Extract<AskedEvenings, { kind: 'plan' }>, first: Evenings) {
   const began = performance.now()
   let plan = first
   let told = began
@@ -50,9 +52,10 @@ async function better(number: number, problem: EveningProblem, first: Evenings) 
       if (number !== current) return
       told = performance.now()
     }
-    if (plan.proven || now - began > THINKS) break
+    if (plan.proven || now - began > (brief ? BRIEF : THINKS)) break
   }
   tell({ kind: 'plan', number, plan, rests: true })
+  if (brief) return
   const promised = problem.pens.filter(pen => pen.due !== undefined)
   const kept = new Map<string, number>(promised.map(pen => [pen.id, 0]))
   const byDue = new Map<number, number>()

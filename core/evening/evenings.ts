@@ -110,7 +110,7 @@ const MOST = 20_000
 const ENOUGH = 600
 
 /** An order that was shown before, as far as it is still to be done; what is new comes last. Undefined where a wish bars it. */
-function wayOf(task: Task, shown: readonly Pick<Block, 'pen' | 'step'>[]): Way | undefined {
+export function wayOf(task: Task, shown: readonly Pick<Block, 'pen' | 'step'>[]): Way | undefined {
   const index = new Map(task.pens.map((pen, at) => [pen.id, at]))
   const left = task.pens.map(pen => pen.count)
   const order: number[] = []

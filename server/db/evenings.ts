@@ -29,7 +29,8 @@ export async function readEvenings(knex: Knex): Promise<EveningsKept> {
   }
 }
 
-const listHours = (knex: Knex): Promise<DayHours[]> => knex('evening_hours').orderBy(['who', 'day']).select('who', 'day', 'spans')
+/** When hands are there, as far as anybody said. */
+export const listHours = (knex: Knex): Promise<DayHours[]> => knex('evening_hours').orderBy(['who', 'day']).select('who', 'day', 'spans')
 
 /** Says when hands are there on a day, or that it is as usual again. */
 export async function changeHours(knex: Knex, { who, day, spans }: HoursChange): Promise<DayHours[]> {

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { WorkshopLearnt } from '../../contract'
 import { learnPress, type OwnPress } from '../../core/barrel'
-import { learnPace, type OwnPace, type StepTaken } from '../../core/bench'
+import { learnHands, type OwnHands, type StepDone } from '../../core/bench'
 import { learnWait, type OwnWait, type Touch } from '../../core/climate'
 import { fitBuild, learnEvenness, type BuildFit, type Growth, type Levelled, type OwnEvenness } from '../../core/film'
 import { learnSanding, type Learnt, type SandingObservation } from '../../core/sanding'
@@ -12,6 +12,9 @@ import { isFresh, keepLesson, type Lesson } from './lessons'
 
 /** The latest answers of a class, and growths of coats, that are learnt from: hands, papers and bottles change. */
 const LATEST = 200
+/** The latest steps that are learnt from, about forty pens; and so many defects of each are read. */
+const LATEST_STEPS = 1500
+const DEFECTS_OF_A_PEN = 20
 
 const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
 
@@ -51,24 +54,27 @@ async function learnPresses(knex: Knex, fitting: string): Promise<OwnPress> {
 }
 
 /**
- * The turner’s own pace at a kind of step, from times that were measured or said; a step counts as mended where its pen has a defect that
- * was found at that kind of step.
+ * How long hands take, from the latest steps of all pens, measured or said; a step counts as mended where its pen has a defect that was
+ * found at that kind of step.
  */
-async function learnSteps(knex: Knex, about: string): Promise<OwnPace> {
-  const rows: { pen: string, body: { seconds: number, planned: number, timing: string } }[] = await knex('facts')
-    .where({ kind: 'step', about })
-    .orderBy([{ column: 'at', order: 'desc' }, { column: 'pen_id' }, { column: 'place' }])
-    .limit(LATEST)
-    .select('pen_id as pen', 'body')
+async function learnSteps(knex: Knex): Promise<OwnHands> {
+  const rows: { pen: string, kind: StepKind, at: Date, body: Pick<StepDone, 'seconds' | 'planned' | 'setUp'> & { timing: string } }[]
+    = await knex('facts')
+      .where({ kind: 'step' })
+      .orderBy([{ column: 'at', order: 'desc' }, { column: 'pen_id' }, { column: 'place' }])
+      .limit(LATEST_STEPS)
+      .select('pen_id as pen', 'about as kind', 'at', 'body')
   // Pen by pen, so that only their own defects are read, however many there are.
-  const found: { rows: { pen: string }[] } = await knex.raw(`
-    select pen from unnest(?::uuid[]) as pen cross join lateral (
-      select 1 from facts where pen_id = pen and kind = 'defect' and body->>'found' = ? limit 1) as one`,
-  [[...new Set(rows.map(row => row.pen))], about])
-  const mended = found.rows.map(row => row.pen)
-  const taken = rows.map(({ pen, body: { seconds, planned, timing } }): StepTaken =>
-    ({ seconds: timing === 'planned' ? NaN : seconds, planned, mended: mended.includes(pen) }))
-  return learnPace(taken)
+  const found: { rows: { pen: string, found: string }[] } = await knex.raw(`
+    select distinct pen, found from unnest(?::uuid[]) as pen cross join lateral (
+      select body->>'found' as found from facts where pen_id = pen and kind = 'defect' limit ?) as one`,
+  [[...new Set(rows.map(row => row.pen))], DEFECTS_OF_A_PEN])
+  const mended = new Set(found.rows.map(row => `${row.pen} ${row.found}`))
+  return learnHands(rows.map(({ pen, kind, at, body: { seconds, planned, timing, setUp } }): StepDone => ({
+    kind, at: at.toISOString(), planned, setUp: setUp ?? null, said: timing === 'yours',
+    seconds: timing === 'planned' ? NaN : seconds,
+    mended: mended.has(`${pen} ${kind}`),
+  })))
 }
 
 /** How even levelling and barrels are. */
@@ -99,11 +105,8 @@ export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }):
     const learnt = await known(knex, lesson, asking, () => learnPresses(knex, lesson.about))
     if (learnt.pens) presses[lesson.about] = learnt
   }
-  const paces: Partial<Record<StepKind, OwnPace>> = {}
-  for (const lesson of lessons.filter(one => one.kind === 'step')) {
-    const learnt = await known(knex, lesson, asking, () => learnSteps(knex, lesson.about))
-    if (learnt.steps) paces[lesson.about as StepKind] = learnt
-  }
+  const steps = lessons.filter(one => one.kind === 'step')
+  const hands = steps.length ? await known(knex, overAll('step', steps), asking, () => learnSteps(knex)) : undefined
   const levelled = lessons.find(one => one.kind === 'levelled')
   const even = levelled && await known(knex, levelled, asking, () => learnLevelled(knex))
   const sanding: Partial<Record<SandingClass, Learnt>> = {}
@@ -113,20 +116,20 @@ export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }):
   }
   return {
     sanding,
-    builds: await builds(knex, lessons.filter(one => one.kind === 'growth'), asking),
+    // Builds are fitted over all products at once.
+    builds: await known(knex, overAll('growth', lessons.filter(one => one.kind === 'growth')), asking, () => learnBuilds(knex)),
     waits,
     presses,
-    paces,
+    ...(hands ? { hands } : {}),
     ...(even?.levellings ? { even } : {}),
   }
 }
 
-/** Builds are fitted over all products at once: what was learnt lies with a lesson of its own, about all of them. */
-async function builds(knex: Knex, lessons: readonly Lesson[], asking: Asking): Promise<BuildFit> {
+/** What is learnt over all that facts of a kind are about lies with a lesson of its own, about all of them. */
+function overAll(kind: string, lessons: readonly Lesson[]): Lesson {
   const facts = lessons.reduce((sum, one) => sum + (one.about === ALL ? 0 : Number(one.facts)), 0)
   const kept = lessons.find(one => one.about === ALL)
-  const lesson = { kind: 'growth', about: ALL, learnt_at: null, body: null, ...kept, facts: String(facts) }
-  return known(knex, lesson, asking, () => learnBuilds(knex))
+  return { kind, about: ALL, learnt_at: null, body: null, ...kept, facts: String(facts) }
 }
 
 const ALL = '*'

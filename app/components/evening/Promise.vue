@@ -37,7 +37,8 @@ function pensOf(method: Method, now: Date): EveningPen[] {
     taught: workshop.learnt,
   }))
   const board = boardOf(planned, [])
-  return Array.from({ length: form.count }, (_, index) => openWork(`new ${index}`, board, now.toISOString(), { paces: given.value.paces }))
+  const paces = given.value.hands?.paces ?? {}
+  return Array.from({ length: form.count }, (_, index) => openWork(`new ${index}`, board, now.toISOString(), { paces }))
 }
 interface Told { by: Date, day: string }
 async function ask(method: Method, longer: number): Promise<Told | undefined> {

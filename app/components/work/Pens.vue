@@ -6,7 +6,7 @@ import type { Board } from '~/stores/bench'
 const props = defineProps<{
   here: string
   boards: readonly Board[]
-  next?: string
+  next?: { id: string, mark: string, doing: string }
   why?: string
   ended: readonly string[]
   away: boolean
@@ -30,7 +30,6 @@ const tabs = computed(() =>
     }
   }),
 )
-const nextTab = computed(() => tabs.value.find(tab => tab.id === props.next))
 /** So many stand in a row of their own; of more those that matter now, and the rest a touch away. */
 const phone = useMediaQuery('(max-width: 640px)')
 const FEW = { phone: 3, else: 9 }
@@ -43,7 +42,7 @@ const shown = computed(() => {
   if (all.value) return text ? tabs.value.filter(tab => `${tab.mark} ${tab.name}`.toLowerCase().includes(text)) : tabs.value
   if (tabs.value.length <= few.value + 1) return tabs.value
   const matters = (tab: (typeof tabs.value)[number]) =>
-    tab.id === props.here ? 0 : tab.id === props.next ? 1 : props.ended.includes(tab.mark) ? 2 : tab.running ? 3 : 4
+    tab.id === props.here ? 0 : tab.id === props.next?.id ? 1 : props.ended.includes(tab.mark) ? 2 : tab.running ? 3 : 4
   const first = [...tabs.value].sort((a, b) => matters(a) - matters(b) || a.until.localeCompare(b.until)).slice(0, few.value)
   return tabs.value.filter(tab => first.includes(tab))
 })
@@ -51,12 +50,12 @@ const folded = computed(() => tabs.value.length > few.value + 1)
 </script>
 
 <template>
-  <nav v-if="tabs.length > 1 || (nextTab && nextTab.id !== here)" aria-label="Pens on the bench" class="pens">
+  <nav v-if="tabs.length > 1 || (next && next.id !== here)" aria-label="Pens on the bench" class="pens">
     <ul>
       <li v-for="tab in shown" :key="tab.id">
         <NuxtLink
           :to="`/pens/${tab.id}/work`" replace class="tab"
-          :class="{ here: tab.id === here, next: away && tab.id === next && tab.id !== here, ended: ended.includes(tab.mark) }"
+          :class="{ here: tab.id === here, next: away && tab.id === next?.id && tab.id !== here, ended: ended.includes(tab.mark) }"
           :aria-current="tab.id === here ? 'page' : undefined" :aria-label="`${tab.mark} ${tab.name}, ${tab.says}`"
         >
           <kbd v-if="tab.number < 10">{{ tab.number }}</kbd>
@@ -74,9 +73,9 @@ const folded = computed(() => tabs.value.length > few.value + 1)
       v-if="folded && all" v-model="sought" type="search" placeholder="Mark or name" aria-label="Look a pen up on the bench" class="look"
     >
     <p class="why" role="status">
-      <template v-if="!nextTab" />
-      <template v-else-if="nextTab.id === here"><b>This one next</b>, {{ why }}.</template>
-      <template v-else><b>Next {{ nextTab.mark }}: {{ nextTab.doing }}</b>, {{ why }}. <kbd>key 0</kbd></template>
+      <template v-if="!next" />
+      <template v-else-if="next.id === here"><b>This one next</b>, {{ why }}.</template>
+      <template v-else><b>Next {{ next.mark }}: {{ next.doing }}</b>, {{ why }}. <kbd>key 0</kbd></template>
     </p>
   </nav>
 </template>

@@ -13,7 +13,8 @@ const workshop = useWorkshop()
 const { failed, loaded, again } = useLoad(() =>
   Promise.all([live.meet(), store.load(), stock.load(), workshop.shelf ? undefined : workshop.load()]))
 const { now } = useClock()
-const { plan, chances, moment } = useEvenings()
+const { plan, chances, moment, shows } = useEvenings()
+shows()
 const { units } = storeToRefs(workshop)
 
 /** So wide the first evening and the names beside it have to be, and each further evening, px. */

@@ -6,7 +6,8 @@ useHead({ title: 'Evenings, on paper · Oxlip' })
 const live = useLive()
 const store = useEveningsKept()
 const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
-const { plan } = useEvenings()
+const { plan, shows } = useEvenings()
+shows()
 const { units } = storeToRefs(useWorkshop())
 const SHOWN = 7
 const blocks = computed(() => {

@@ -6,7 +6,7 @@ import type { BenchEvent } from '../event'
 import { openWork } from './open-work'
 import { learnPace, USUAL } from './pace'
 import { runsOut, takesOf, type Take } from './runs-out'
-import { setUpOf } from './set-up'
+import { setUpOf, standsSetUp } from './set-up'
 
 const plan = planFor('damson', 'click-8')
 const upTo = (of: Plan, step: string, apart = 60): BenchEvent[] =>
@@ -69,9 +69,23 @@ describe('what is left on a pen', () => {
   })
 })
 
+describe('what is set up', () => {
+  it('is what was needed last on any pen, this evening', () => {
+    const one = boardOf(plan, upTo(plan, 'drill', 60))
+    const other = boardOf(plan, upTo(plan, 'cut', 30))
+    const drill = plan.steps.findIndex(step => step.id === 'drill')
+    const at = (seconds: number) => standsSetUp([other, one], momentAt(seconds))
+    const of = (index: number) => setUpOf(plan.steps[index]!, plan.inputs)
+    expect(at(60 * drill)).toEqual(of(drill))
+    expect(at(60 * drill - 1)).toEqual(of(drill - 1))
+    expect(at(60 * drill + 7300)).toBeUndefined()
+    expect(standsSetUp([], momentAt(0))).toBeUndefined()
+  })
+})
+
 describe('own pace', () => {
   const took = (times: number, count: number) =>
-    Array.from({ length: count }, () => ({ seconds: 60 * times, planned: 60, mended: false }))
+    Array.from({ length: count }, () => ({ seconds: 60 * times, planned: 60, mended: false, change: 0 }))
   it('is the usual one where nothing was timed, and drawn to the turner’s own with every step', () => {
     const { spread, mends } = USUAL
     expect(learnPace([])).toEqual({ steps: 0, factor: 1, spread: expect.closeTo(spread, 9), mends: expect.closeTo(mends, 9) })
@@ -83,7 +97,7 @@ describe('own pace', () => {
   it('of many with a known spread it finds both (simulated: log-normal, 1.5 times, 0.25)', () => {
     const many = Array.from({ length: 400 }, (_, at) => {
       const z = Math.sqrt(-2 * Math.log((at + 0.5) / 400)) * Math.cos(2 * Math.PI * ((at * 0.618) % 1))
-      return { seconds: 90 * Math.exp(0.25 * z), planned: 60, mended: at % 10 === 0 }
+      return { seconds: 90 * Math.exp(0.25 * z), planned: 60, mended: at % 10 === 0, change: 0 }
     })
     const { factor, spread, mends } = learnPace(many)
     expect(factor).toBeCloseTo(1.5, 1)
@@ -91,8 +105,8 @@ describe('own pace', () => {
     expect(mends).toBeCloseTo(0.1, 1)
   })
   it('what cannot be a pace teaches none: nothing, no time, an entry that was forgotten over night', () => {
-    const strange = [{ seconds: 0, planned: 60, mended: false }, { seconds: 40_000, planned: 60, mended: false },
-      { seconds: NaN, planned: 60, mended: false }, { seconds: 60, planned: 0, mended: false }]
+    const strange = [{ seconds: 0, planned: 60, mended: false, change: 0 }, { seconds: 40_000, planned: 60, mended: false, change: 0 },
+      { seconds: NaN, planned: 60, mended: false, change: 0 }, { seconds: 60, planned: 0, mended: false, change: 0 }]
     expect(learnPace(strange)).toMatchObject({ factor: 1, steps: 0 })
     expect(learnPace([...took(2, 10), ...strange]).factor).toBe(learnPace(took(2, 10)).factor)
   })

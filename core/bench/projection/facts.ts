@@ -2,11 +2,13 @@ import type { BarrelId } from '../../barrel'
 import type { DefectKind } from '../../defects'
 import type { AirReading, Touch } from '../../climate'
 import type { Growth, Levelled } from '../../film'
-import { isGrit, type StepId, type StepKind } from '../../plan'
+import type { SetUp } from '../../evening'
+import { isGrit, type PlanInputs, type StepId, type StepKind } from '../../plan'
 import type { SandingObservation } from '../../sanding'
 import { sandingClass, type SandingClass, type WaitPurpose } from '../../shelf'
 import type { Board } from '../board'
 import type { DefectState } from '../course'
+import { setUpOf } from '../evenings/set-up'
 import { buildGrowths } from '../growths'
 import { usualOf } from '../evidence/usual'
 import { levelledOf } from '../levelled'
@@ -22,10 +24,22 @@ interface Dated {
   at: string
 }
 
+/** How a step went. */
+interface StepFact {
+  /** How long hands were on it, s. */
+  seconds: number
+  /** How that is known. */
+  timing: NonNullable<RecordRow['timing']>
+  /** What was planned, s. */
+  planned: number
+  /** What had to be set up for it. */
+  setUp: SetUp | null
+}
+
 /** Something that the log of one pen tells once and for all, to be asked for by its kind and by what it is about. */
 export type Fact = Dated & (
-  /** A step that was done: how long hands were on it, s, and how that is known; planned beside it. */
-  | { kind: 'step', about: StepKind, step: StepId, seconds: number, timing: NonNullable<RecordRow['timing']>, planned: number }
+  /** A step that was done. */
+  | ({ kind: 'step', about: StepKind, step: StepId } & StepFact)
   /** A grit that was looked at. */
   | { kind: 'look', about: string, step: StepId, answer: 'not yet' | 'cannot tell' }
   /** What a look tells of cut rate and capacity on a class of wood. */
@@ -58,7 +72,7 @@ export type ProjectedDefect = Omit<DefectState, 'answers'>
 /** All facts of a pen, in the order of their kinds. */
 export function factsOf(board: Board, { rows }: PenRecord): Fact[] {
   return [
-    ...rows.flatMap(stepFacts),
+    ...rows.flatMap(row => stepFacts(row, board.state.plan.inputs)),
     ...lookFacts(board),
     ...sheetFacts(board),
     ...defectFacts(board),
@@ -92,10 +106,10 @@ function usualFacts({ state: { plan, held } }: Board): Fact[] {
   return begun === undefined ? [] : [{ kind: 'usual', about: 'pens', at: begun, evidence: usualOf(plan) }]
 }
 
-function stepFacts({ step, at, handsOn, timing, planned, wait }: RecordRow): Fact[] {
+function stepFacts({ step, at, handsOn, timing, planned, wait }: RecordRow, inputs: PlanInputs): Fact[] {
   if (at === null || handsOn === null || timing === null) return []
   const kept: Fact[] = wait ? [{ kind: 'wait', about: wait.purpose, at, step: step.id, seconds: wait.seconds, shortBy: wait.shortBy }] : []
-  return [{ kind: 'step', about: step.kind, at, step: step.id, seconds: handsOn, timing, planned }, ...kept]
+  return [{ kind: 'step', about: step.kind, at, step: step.id, seconds: handsOn, timing, planned, setUp: setUpOf(step, inputs) }, ...kept]
 }
 
 function lookFacts({ state: { held, steps } }: Board): Fact[] {

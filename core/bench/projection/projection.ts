@@ -9,7 +9,7 @@ import { brokenSummary, summarise, type PenSummary, type Unworked } from '../sum
 import { factsOf, lessonsOf, type Fact } from './facts'
 
 /** Counts up when what is kept of a pen is worked out otherwise: rows of an earlier one are then made again. */
-export const PROJECTION = 5
+export const PROJECTION = 6
 
 /** What is to be done next, in each system of units. */
 type NextInUnits = Record<UnitSystem, PenSummary['next']>

@@ -10,7 +10,7 @@ const boards = useBenchPens()
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 const { now } = useClock()
-const { bands, next: nextOne, why } = useBench()
+const { bands, nextOne, why } = useBench()
 const { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, remark, skip, takeBack, putBack } = useWork()
 const { quiet, ended } = useAlarms()
 const { noting, judging, open, mends, mending, note, settle, mend, answerWhy, judge, photograph } = useNoting()
@@ -36,7 +36,7 @@ const everybody = computed(() => {
   return [...own, ...bands.value.filter(band => band.pen !== pen.value?.id)]
 })
 /** The yellow key is the next thing to do: not while this pen waits and another one comes first. */
-const elsewhere = computed(() => Boolean(wait.value && !wait.value.over && nextOne.value && nextOne.value.pen !== pen.value?.id))
+const elsewhere = computed(() => Boolean(wait.value && !wait.value.over && nextOne.value && nextOne.value.id !== pen.value?.id))
 const lastEntry = computed(() => state.value?.log.findLast(entry => entry.inForce && entry.event.kind !== 'undo')?.event)
 
 const checks = computed(() =>
@@ -131,7 +131,7 @@ const { speed } = useAtTheLathe(
   {
     reading: mm => void reading(mm),
     pedal: done,
-    key: figure => (figure === '0' ? goTo(nextOne.value?.pen) : goTo(boards.inWork[Number(figure) - 1]?.pen.id)),
+    key: figure => (figure === '0' ? goTo(nextOne.value?.id) : goTo(boards.inWork[Number(figure) - 1]?.pen.id)),
   },
   () => plain.value && !state.value?.away,
 )
@@ -182,7 +182,7 @@ useWorkKeys(
     />
 
     <WorkPens
-      v-if="plain && !afar" :here="pen.id" :boards="boards.inWork" :next="nextOne?.pen" :why="why" :ended="ended" :away="elsewhere"
+      v-if="plain && !afar" :here="pen.id" :boards="boards.inWork" :next="nextOne" :why="why" :ended="ended" :away="elsewhere"
     />
 
     <LazyWorkDefect v-if="noting" :plan="plan" :step="next?.step.id ?? null" :looks="noting" @note="note" @close="noting = undefined" />
