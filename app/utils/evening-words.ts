@@ -39,8 +39,8 @@ export function promiseWords(promised: readonly Promised[]): string {
 }
 
 /** How good an order is known to be: each pen could be finished so much sooner at the most, one with another. */
-export function provenWords({ costs, least, proven }: Evenings, pens: number, rests: boolean): string {
-  if (proven) return 'No order does better.'
+export function provenWords({ costs, least, proven, within }: Evenings, pens: number, rests: boolean): string {
+  if (proven) return within ? `No order does better by more than ${roughSpan(within)}.` : 'No order does better.'
   const late = costs.late - least.late
   const sooner = (costs.finished - least.finished) / Math.max(1, pens)
   if (!rests) return 'Looking for a better order ...'

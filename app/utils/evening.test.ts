@@ -90,8 +90,9 @@ describe('what is said', () => {
   })
   it('how good an order is known to be', () => {
     const costs = { missed: 0, pinned: 0, late: 1, finished: 36_000, hands: 0, lateness: 0 }
-    const plan = (change: object) => ({ blocks: [], costs, least: costs, proven: false, kept: false, ...change })
+    const plan = (change: object) => ({ blocks: [], costs, least: costs, proven: false, within: 0, kept: false, ...change })
     expect(provenWords(plan({ proven: true }), 3, true)).toBe('No order does better.')
+    expect(provenWords(plan({ proven: true, within: 300 }), 3, true)).toMatch(/^No order does better by more than 5.min\.$/)
     expect(provenWords(plan({ least: { ...costs, finished: 29_000 } }), 3, false)).toBe('Looking for a better order ...')
     expect(provenWords(plan({ least: { ...costs, finished: 34_200 } }), 3, true))
       .toBe('No order has them ready more than 10 min sooner on average.')

@@ -11,7 +11,7 @@ const ASIDE = { changes: 250, most: 0 }
 const PLAYS = 300
 const QUICK = { changes: 150, most: 0 }
 /** A proof goes on beside the search in steps that take no longer than a moment. */
-const PROOF = { most: 100_000, courses: 40 }
+const PROOF = { most: 100_000, courses: 40, within: 300 }
 /** What follows one another more quickly is planned once, ms. */
 const GATHERS = 30
 

@@ -10,6 +10,10 @@ const up = (a: number, b: number): number => a - b
 interface Left {
   /** Hands, with its part of the changes that are still needed, s. */
   hands: number
+  /** Hands alone, s. */
+  own: number
+  /** What its own changes take if nothing else is done, s. */
+  changes: number
   /** When it is finished if nothing else is done, s. */
   alone: number
   /** What runs by itself after the last of its hands, s. */
@@ -23,7 +27,8 @@ interface Left {
  * another, so the k-th to be finished is no sooner than the hours hold the work of the k with the least; what misses its promise for both
  * reasons is counted as Moore’s rule (1968) does, and how late the latest is as Jackson’s (1955), both of which nothing can do better than
  * where no pen has to wait. A set-up that is still needed costs its change once: it is laid on the pens that need it in equal parts, so any
- * of them together bear no more than they cost.
+ * of them together bear no more than they cost. The first to be finished has all its own changes before it, and the k-th at least those of
+ * one of the k. All changes together take no less than the cheapest order of set-ups that has those of each pen in theirs.
  */
 export function leastFrom(task: Task, course: Course): Costs {
   const { capacity } = task
@@ -41,23 +46,61 @@ export function leastFrom(task: Task, course: Course): Costs {
     late: course.late + leastLate(task, done, left),
     lateness: Math.max(course.lateness, leastLateness(task, done, left)),
     finished: course.finished + leastFinished(task, done, left),
-    hands: course.hands + changes.sum,
+    hands: course.hands + (task.leastChanges?.from(course.at, nth(course.setUp, 0)) ?? changes.sum),
   }
 }
 
-function leftOn({ pens, crews }: Task, course: Course, pen: number, now: number, part: readonly number[]): Left {
-  const chain = nth(pens, pen)
-  const { count, wait, hands: work, from, after, due, weight } = chain
+function leftOn(task: Task, course: Course, pen: number, now: number, part: readonly number[]): Left {
+  const chain = nth(task.pens, pen)
+  const { after, due, weight } = chain
   const first = nth(course.at, pen)
-  let ended = nth(course.ended, pen)
-  for (let at = first; at < count; at++) {
-    const hands = nth(work, at)
-    const ready = Math.max(now, ended + nth(wait, at), nth(from, at))
-    let soonest = whenFree(nth(crews, 0), ready, hands)
-    for (let crew = 1; crew < crews.length; crew++) soonest = Math.min(soonest, whenFree(nth(crews, crew), ready, hands))
-    ended = soonest + hands
+  const stands = nth(course.setUp, 0)
+  const ended = goneOn(task, chain, { first, to: chain.count, ended: nth(course.ended, pen), now, setUp: stands })
+  const own = nth(chain.rest, first)
+  const next = nth(chain.firstSetUp, first)
+  // With several pairs of hands what it needs may be set up on the other.
+  const changes = task.crews.length > 1 ? 0 : nth(chain.ownChanges, first) - (next === stands ? nth(task.changes, next) : 0)
+  return { hands: own + partOf(chain, first, part), own, changes, after, alone: ended + after, due, weight }
+}
+
+/** A stretch of a pen’s work from somewhere. */
+export interface Stretch {
+  /** Its first piece. */
+  first: number
+  /** The piece before which it ends. */
+  to: number
+  /** When the piece before it ended, s. */
+  ended: number
+  /** No sooner than this, s. */
+  now: number
+  /** What is set up by then; undefined: anything that helps. */
+  setUp?: number
+}
+
+/**
+ * When a stretch of a pen’s work is done at the soonest, if nothing else is: each piece after its wait, in hours that hold it, and after
+ * what has to be changed for it, since the piece before it needed something else. When each piece ends is put down in `ends`.
+ */
+export function goneOn({ crews, changes }: Task, { hands, wait, from, setUp }: Chain, stretch: Stretch, ends?: number[]): number {
+  let { ended } = stretch
+  let free = stretch.now
+  // With several pairs of hands each has its own set-up.
+  let stands = crews.length === 1 ? stretch.setUp : undefined
+  for (let at = stretch.first; at < stretch.to; at++) {
+    const work = nth(hands, at)
+    const needed = nth(setUp, at)
+    const change = needed && stands !== undefined && needed !== stands ? nth(changes, needed) : 0
+    const changed = change ? whenFree(nth(crews, 0), free, change) + change : free
+    const ready = Math.max(changed, ended + nth(wait, at), nth(from, at))
+    let soonest = whenFree(nth(crews, 0), ready, work)
+    for (let crew = 1; crew < crews.length; crew++) soonest = Math.min(soonest, whenFree(nth(crews, crew), ready, work))
+    ended = soonest + work
+    free = ended
+    ends?.push(ended)
+    // After a piece that needs nothing something else may have been set up for others.
+    stands = crews.length === 1 && needed ? needed : undefined
   }
-  return { hands: nth(chain.rest, first) + partOf(chain, first, part), after, alone: ended + after, due, weight }
+  return ended
 }
 
 /** A pen’s part of the changes to what it needs from a piece on. */
@@ -89,10 +132,16 @@ function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: num
 function leastFinished(task: Task, done: number, left: readonly Left[]): number {
   const alone = left.map(one => one.alone).sort(up)
   const hands = left.map(one => one.hands).sort(up)
-  let [sum, work] = [0, done]
+  const own = left.map(one => one.own).sort(up)
+  const changes = left.map(one => one.changes).sort(up)
+  const first = Math.min(...left.map(one => one.own + one.changes))
+  let [sum, shared, work] = [0, 0, 0]
   for (let place = 0; place < left.length; place++) {
-    work += nth(hands, place)
-    sum += counted(task, Math.max(nth(alone, place), whenDone(task.capacity, work)))
+    shared += nth(hands, place)
+    work += nth(own, place)
+    // Among any k pens is one that has at least the k-th least of changes.
+    const all = Math.max(shared, work + nth(changes, place), first)
+    sum += counted(task, Math.max(nth(alone, place), whenDone(task.capacity, done + all)))
   }
   // What is late already if nothing else is done.
   for (const one of left) if (one.alone > one.due + SAME) sum += one.weight * (counted(task, one.alone) - one.due)

@@ -1,7 +1,7 @@
 import { nth } from '../sure'
 import { hoursAt, nextHours, whenFree, type Clock } from './hours'
 import { SAME, type Block, type Costs } from './problem'
-import { counted, onlyThese, type Chain, type Task } from './task'
+import { costOf, onlyThese, type Chain, type Task } from './task'
 
 /** Evenings somewhere in their course; times in s. Changed in place, since thousands are looked at for one answer. */
 export interface Course {
@@ -133,19 +133,19 @@ export function take(task: Task, course: Course, pen: number, place: Place = pla
 }
 
 /**
- * What of the time before a piece counts as hands that did nothing: all of it in one evening, its change included; over night the change
- * alone, since whoever has nothing to do goes home.
+ * What of the time before a piece counts as hands that did nothing: all of it in one evening, its change included; over night, and after
+ * the last hours, the change alone, since whoever has nothing to do goes home.
  */
 function stoodAbout(clock: Clock, now: number, { begins, change }: Place): number {
-  return hoursAt(clock, now) === hoursAt(clock, begins - change) ? begins - now : change
+  const evening = hoursAt(clock, now)
+  return evening === hoursAt(clock, begins - change) && evening < clock.hours.length - 1 ? begins - now : change
 }
 
-function finish(task: Task, course: Course, { after, due, weight }: Chain, ended: number): void {
+function finish(task: Task, course: Course, chain: Chain, ended: number): void {
+  const { after, due, weight } = chain
   const finished = ended + after
-  const counts = counted(task, finished)
-  course.finished += counts
+  course.finished += costOf(task, chain, finished)
   if (finished <= due + SAME) return
-  course.finished += weight * (counts - due)
   course.late += weight
   course.lateness = Math.max(course.lateness, finished - due)
 }

@@ -95,9 +95,9 @@ function costsByHand({ pens, hours, changes, setUp, grain = 0 }: EveningProblem,
       return hours.some(each => from >= each.from && to <= each.to) || from >= end
     }
     while (!holds(begins)) begins++
-    // In one evening all that is not worked counts; from one to another only the change.
+    // In one evening all that is not worked counts; from one to another, and after the last one, only the change.
     const eveningOf = (moment: number) => hours.filter(each => each.to <= moment).length
-    costs.hands += eveningOf(now) === eveningOf(begins) ? begins + change - now : change
+    costs.hands += eveningOf(now) === eveningOf(begins) && now < end ? begins + change - now : change
     now = begins + change + piece.hands
     ended[one] = now
     at[one]!++

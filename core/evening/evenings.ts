@@ -22,6 +22,8 @@ export interface EveningOptions {
   shown?: readonly Pick<Block, 'pen' | 'step'>[]
   /** So much sooner pens have to be finished in all for another order to be shown, s; 600. */
   enough?: number
+  /** An order that only saves hands less than this, s, is not looked for; 0. */
+  within?: number
 }
 
 /** What to do in the coming evenings. */
@@ -32,8 +34,10 @@ export interface Evenings {
   costs: Costs
   /** No order comes to less than this, goal by goal. */
   least: Costs
-  /** Whether it is known that no order is better. */
+  /** Whether it is known that no order is better, but for `within`. */
   proven: boolean
+  /** By so much another could be better in what counts in seconds, s; 0: by nothing at all. */
+  within: number
   /** Whether the order is the one that was shown before, as far as it was still to be done. */
   kept: boolean
 }
@@ -41,9 +45,9 @@ export interface Evenings {
 /**
  * The order in which pieces of work on several pens are taken up in the hours of one pair of hands or more: no latest time missed before
  * all else, then the turner’s own wishes, promises kept, pens finished early, and little time without work. Proven by branch and bound
- * where that comes to an end, else the best of a search, with the least that any order could come to. Where a latest time is among the
- * work, or a helper, only orders are looked at in which every piece is taken up as soon as it can be, so that only one that meets the bound
- * is proven.
+ * where that comes to an end, else the best of a search, with the least that any order could come to. Only orders are looked at in which
+ * every piece is taken up as soon as it can be. Where that could be wrong, since a latest time may ask for waiting, it is proven that no
+ * order is better even without those times; with a helper only an order that meets the bound is proven.
  * @throws RangeError for hours or times that are none
  */
 export function planEvenings(problem: EveningProblem, options: EveningOptions = {}): Evenings {
@@ -65,7 +69,8 @@ export function planEvenings(problem: EveningProblem, options: EveningOptions = 
  * last when it is known that none is better.
  */
 export function* planning(problem: EveningProblem, options: EveningOptions & { every?: number } = {}): Generator<Evenings, undefined> {
-  const { wanted = usuallyWanted, most = MOST, courses = COURSES, seed = 1, every = 500, shown, enough = ENOUGH } = options
+  const { wanted = usuallyWanted, most = MOST, courses = COURSES, seed = 1, every = 500, shown } = options
+  const { enough = ENOUGH, within = 0 } = options
   const task = taskOf(problem)
   const chance = chanceOf(seed)
   const least = leastOf(task)
@@ -75,15 +80,23 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
     const { order, costs } = isKept ? before : way
     const meets = compareCosts(costs, least, wanted) <= 0
     const isSame = compareCosts(costs, way.costs, wanted) <= 0
-    return { blocks: blocksOf(task, order), costs, least, proven: meets || (isBest && isSame), kept: isKept }
+    const proven = meets || isBest
+    return {
+      blocks: blocksOf(task, order), costs, least, kept: isKept, proven, within: meets || !proven ? 0 : isSame ? within : enough + within,
+    }
   }
   const meetsBound = ({ costs }: Way) => compareCosts(costs, least, wanted) <= 0
   const first = must(bestRanking(task, firstRankings(task), wanted), 'there are rankings to begin with')
   let best = before && compareCosts(before.costs, first.way.costs, wanted) <= 0 ? before : first.way
   yield answer(best, false)
   if (meetsBound(best)) return
-  const isFree = task.crews.length === 1 && problem.pens.every(({ work }) => work.every(one => one.latest === undefined))
-  const search = searching(task, best, wanted, courses)
+  const free = withoutLatest(problem)
+  const search = searching(free ? taskOf(free) : task, best, wanted, courses, within)
+  /** What the proof has found, if it is better with its latest times too. */
+  const withLatest = (found: Way): Way => {
+    const costs = free ? costsOfOrder(task, found.order) : found.costs
+    return costs && compareCosts(costs, best.costs, wanted) < 0 ? { order: found.order, costs } : best
+  }
   let looked = 0
   const bettering = bettered(task, { ...first, way: best }, wanted, every, chance)
   for (let better = bettering.next(best); better.value; better = bettering.next(best)) {
@@ -91,15 +104,21 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
     // The proof goes on beside the search, each helped by what the other found.
     const proof = looked < most ? search.next(best).value : undefined
     looked += courses
-    if (proof && compareCosts(proof.best.costs, best.costs, wanted) < 0) best = proof.best
+    if (proof) best = withLatest(proof.best)
     if (proof?.whole) {
-      yield answer(best, isFree)
+      yield answer(best, task.crews.length === 1 && compareCosts(best.costs, proof.best.costs, wanted) <= 0)
       return
     }
     yield answer(best, false)
     if (meetsBound(best)) return
   }
-  yield answer(best, isFree)
+  yield answer(best, task.crews.length === 1 && !free)
+}
+
+/** The same without latest times; undefined where there are none. */
+function withoutLatest(problem: EveningProblem): EveningProblem | undefined {
+  if (problem.pens.every(({ work }) => work.every(one => one.latest === undefined))) return undefined
+  return { ...problem, pens: problem.pens.map(pen => ({ ...pen, work: pen.work.map(({ latest: _, ...one }) => one) })) }
 }
 
 /** Courses looked at in all, and between two changes of the search, where nothing else is said. */

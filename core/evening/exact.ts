@@ -2,6 +2,7 @@ import { nth } from '../sure'
 import { leastFrom } from './bound'
 import { beginning, copyOf, costsOf, openPens, take, type Course } from './course'
 import { compareCosts, SAME, type Costs, type Goal } from './problem'
+import { leastStanding } from './standing-bound'
 import type { Task } from './task'
 
 /** An order in which pens are taken up, piece by piece, and what it comes to. */
@@ -30,20 +31,21 @@ export interface Search {
 /**
  * The best order there is, or `known` where none is better. Branch and bound, depth first: a course is given up when the least it can come
  * to is no less than what is known, or when one with the same pieces behind it was met that is in nothing worse. Of orders in which every
- * piece is taken up as soon as it can be. Told after every so many courses (`every`), so that one can stop at any time; a better order
+ * piece is taken up as soon as it can be. An order that saves less than `within` s of hands, and is no better in what comes before that, is
+ * not looked for. Told after every so many courses (`every`), so that one can stop at any time; a better order
  * found elsewhere meanwhile is handed in by `next`.
  */
 export function* searching(
-  task: Task, known: Way, wanted: readonly Goal[], every: number,
+  task: Task, known: Way, wanted: readonly Goal[], every: number, within = 0,
 ): Generator<Search, undefined, Way | undefined> {
   let best = known
   let count = 0
   const met = new Map<string, Course[]>()
   const path: number[] = []
-  const stack: { further: Further[], at: number }[] = [{ further: furtherOf(task, beginning(task), wanted), at: 0 }]
+  const stack: { further: Further[], at: number }[] = [{ further: furtherOf(task, beginning(task), wanted, best.costs), at: 0 }]
   for (let top = stack.at(-1); top; top = stack.at(-1)) {
     const one = top.further[top.at++]
-    if (!one || compareCosts(one.least, best.costs, wanted) >= 0) {
+    if (!one || compareCosts({ ...one.least, hands: one.least.hands + within }, best.costs, wanted) >= 0) {
       stack.pop()
       path.pop()
       continue
@@ -53,7 +55,7 @@ export function* searching(
       const other = yield { best, whole: false }
       if (other && compareCosts(other.costs, best.costs, wanted) < 0) best = other
     }
-    const further = furtherOf(task, one.next, wanted)
+    const further = furtherOf(task, one.next, wanted, best.costs)
     if (further.length) {
       path.push(one.pen)
       stack.push({ further, at: 0 })
@@ -66,14 +68,22 @@ export function* searching(
 }
 
 /** Each pen taken up next, the most promising first. */
-function furtherOf(task: Task, course: Course, wanted: readonly Goal[]): Further[] {
+function furtherOf(task: Task, course: Course, wanted: readonly Goal[], known: Costs): Further[] {
   const further = openPens(task, course).map((pen): Further => {
     const next = copyOf(course)
     take(task, next, pen)
-    return { pen, next, least: leastFrom(task, next) }
+    return { pen, next, least: leastOnTime(task, next, known, wanted) }
   })
   return further.sort((a, b) =>
     compareCosts(a.least, b.least, wanted) || a.next.finished - b.next.finished || nowOf(a.next) - nowOf(b.next))
+}
+
+/** The least a course can come to; where only less time of hands would still be better, with what has to be stood about for that. */
+function leastOnTime(task: Task, course: Course, known: Costs, wanted: readonly Goal[]): Costs {
+  const least = leastFrom(task, course)
+  const before = wanted.slice(0, wanted.indexOf('hands'))
+  if (!before.includes('finished') || before.length === wanted.length || compareCosts(least, known, before) !== 0) return least
+  return { ...least, hands: Math.max(least.hands, course.hands + leastStanding(task, course, known.finished)) }
 }
 
 /** Whether a course with the same pieces behind it was met that is in nothing worse; else this one is put down. */

@@ -1,10 +1,10 @@
 import { nth } from '../sure'
 import { leastAssignment } from './assignment'
 import { beginning } from './course'
-import { leastFrom } from './bound'
-import { whenDone, whenFree } from './hours'
-import { SAME, type Costs } from './problem'
-import { counted, type Chain, type Task } from './task'
+import { goneOn, leastFrom } from './bound'
+import { whenDone } from './hours'
+import type { Costs } from './problem'
+import { costOf, type Chain, type Task } from './task'
 
 /** A wait that outlasts an evening, s. */
 const LONG = 2 * 3600
@@ -53,30 +53,12 @@ function leastParted(task: Task, there: readonly number[], parting: Parting): nu
   const table = there.map((pen, index) => {
     const chain = nth(task.pens, pen)
     const to = nth(parts, index)
-    const alone = goOn(task, chain, 0, to, 0)
+    const alone = goneOn(task, chain, { first: 0, to, ended: 0, now: 0, setUp: task.setUp })
     return moments.map((moment) => {
-      return costOf(task, chain, goOn(task, chain, to, chain.count, Math.max(alone, moment)) + chain.after)
+      return costOf(task, chain, goneOn(task, chain, { first: to, to: chain.count, ended: Math.max(alone, moment), now: 0 }) + chain.after)
     })
   })
   return leastAssignment(table)
-}
-
-/** What a pen costs that is finished at a moment. */
-function costOf(task: Task, { due, weight }: Chain, ends: number): number {
-  const counts = counted(task, ends)
-  return counts + (ends > due + SAME ? weight * (counts - due) : 0)
-}
-
-/** When a pen’s pieces from one to another are done if nothing else is, the one before the first having ended at a moment. */
-function goOn({ crews }: Task, { hands, wait, from }: Chain, first: number, to: number, ended: number): number {
-  let now = ended
-  for (let at = first; at < to; at++) {
-    const ready = Math.max(now + nth(wait, at), nth(from, at))
-    let soonest = Infinity
-    for (const crew of crews) soonest = Math.min(soonest, whenFree(crew, ready, nth(hands, at)))
-    now = soonest + nth(hands, at)
-  }
-  return now
 }
 
 /** What a change to each set-up lays on every pen that needs it in its first part. */

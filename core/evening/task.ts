@@ -1,4 +1,5 @@
 import { must, nth } from '../sure'
+import { LeastChanges } from './least-changes'
 import { capacityOf, clockOf, type Capacity, type Clock } from './hours'
 import { SAME, type EveningProblem, type PieceId, type SetUp } from './problem'
 
@@ -20,6 +21,10 @@ export interface Chain {
   by: readonly number[]
   /** Set-ups as numbers; 0 is nothing. */
   setUp: readonly number[]
+  /** What the changes for this piece and all after it take if nothing else is done, s; nothing being set up before. */
+  ownChanges: readonly number[]
+  /** The set-up that is needed first from each piece on; 0: none. */
+  firstSetUp: readonly number[]
   /** Each set-up it needs, and at which piece for the last time: from then on it needs it no more. */
   needs: readonly { setUp: number, last: number }[]
   /** Hands on this and all after it, s. */
@@ -48,6 +53,8 @@ export interface Task {
   crews: readonly Clock[]
   /** What they hold together. */
   capacity: Capacity
+  /** The least that changes can take; null where there is more than one pair of hands, who each have their own. */
+  leastChanges: LeastChanges | null
   /** What a change to each set-up takes, s. */
   changes: readonly number[]
   /** What is set up in the beginning. */
@@ -95,6 +102,7 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, f
       from: work.map(one => one.from ?? 0),
       by: work.map(one => one.by ?? Infinity),
       setUp: setUps,
+      ...alone(setUps, costs),
       needs: [...new Set(setUps)].filter(one => one !== 0).map(one => ({ setUp: one, last: setUps.lastIndexOf(one) })),
       rest: [...hands, 0].map((_, at) => hands.slice(at).reduce((sum, one) => sum + one, 0)),
     }
@@ -110,13 +118,31 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, f
     for (const { pen, at } of group) nth(groupOf, pen)[at] = index
   })
   return {
+    leastChanges: crews.length === 1 ? new LeastChanges(chains, costs) : null,
     pens: chains, crews, grain, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
     first: first.flatMap(atOf), groups, groupOf, steps: pens.map(({ work }) => work.map(one => one.step)),
   }
 }
 
+/** What a pen’s own changes take from each piece on, and the first set-up it needs from there. */
+function alone(setUps: readonly number[], changes: readonly number[]): Pick<Chain, 'ownChanges' | 'firstSetUp'> {
+  const [ownChanges, firstSetUp] = [[0], [0]]
+  for (const one of [...setUps].reverse()) {
+    const [sum, next] = [nth(ownChanges, 0), nth(firstSetUp, 0)]
+    ownChanges.unshift(one && one !== next ? sum + nth(changes, one) : sum)
+    firstSetUp.unshift(one || next)
+  }
+  return { ownChanges, firstSetUp }
+}
+
 /** A finishing time as it counts: up to the next step. */
 export const counted = ({ grain }: Pick<Task, 'grain'>, time: number): number => (grain ? Math.ceil(time / grain - SAME) * grain : time)
+
+/** What a pen costs that is finished at a moment, s: that, and what is past its promise once more by its weight. */
+export function costOf(task: Pick<Task, 'grain'>, { due, weight }: Pick<Chain, 'due' | 'weight'>, ends: number): number {
+  const counts = counted(task, ends)
+  return counts + (ends > due + SAME ? weight * (counts - due) : 0)
+}
 
 /** The pens that may be taken up next by what the turner wants first or in one go; null: all of them. */
 export function onlyThese({ first, groups, groupOf, pens }: Task, at: readonly number[]): number[] | null {
