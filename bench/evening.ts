@@ -4,12 +4,16 @@ import { must } from '../core/sure'
 import { fittings, materials, methods } from '../reference'
 import { say } from '../scripts/lib/say'
 import { chance } from '../tests/support/chance'
+import { leastByProgram } from '../tests/support/evening-model'
+import { PROVEN, PROVEN_SLOWLY, smallEvenings } from '../tests/support/evenings'
 import { eventAt, momentAt, planFor } from '../tests/support/inputs'
 import { show } from './measure'
 
 const HOUR = 3600
 const DAY = 24 * HOUR
 const CASES = 12
+/** An order that saves less of hands is not looked for, s. */
+const WITHIN = 300
 /** Pens with so many steps left each, over so many evenings: how long it may think, s, and courses looked at for a proof. */
 const CROWDS = [
   { pens: 4, steps: 8, evenings: 4, thinks: 10, most: 10_000_000 },
@@ -36,7 +40,8 @@ export function crowdOf(pens: number, steps: number, evenings: number, seed: num
 }
 
 /** Plans for evenings: how long they take, how many are proven, and how far the rest is from what no order can better. */
-export function eveningBench(): void {
+export async function eveningBench(): Promise<void> {
+  await refereed()
   for (const crowd of CROWDS) {
     const first: number[] = []
     const over: number[] = []
@@ -47,7 +52,7 @@ export function eveningBench(): void {
       const problem = crowdOf(crowd.pens, crowd.steps, crowd.evenings, seed)
       const start = performance.now()
       let plan: Evenings | undefined
-      for (const one of planning(problem, { most: crowd.most })) {
+      for (const one of planning(problem, { most: crowd.most, courses: 40, within: WITHIN })) {
         if (!plan) first.push(performance.now() - start)
         plan = one
         if (performance.now() - start > crowd.thinks * 1000) break
@@ -64,6 +69,22 @@ export function eveningBench(): void {
     show('  planned anew after an entry', again)
     say(`  proven ${proven} of ${CASES}`)
   }
+}
+
+/** Small evenings that an independent program proves too: the same optimum, and how many times as long that takes. */
+async function refereed(): Promise<void> {
+  const times: number[] = []
+  for (const { seed, pens, pieces, changes } of [...PROVEN, PROVEN_SLOWLY]) {
+    const problem = smallEvenings(seed, pens, pieces, { changes })
+    const start = performance.now()
+    const { costs } = planEvenings(problem, { wanted: ['finished'] })
+    const own = performance.now()
+    const best = must(await leastByProgram(problem), 'it is proven')
+    const program = performance.now()
+    if (Math.abs(costs.finished - best) > 1e-3) throw new Error(`Of seed ${seed} the program finds ${best}, the core ${costs.finished}.`)
+    times.push((program - own) / (own - start))
+  }
+  show('times as long an independent program takes to prove the same', times)
 }
 
 /** What planning anew takes when the first piece was done and took twice as long. */

@@ -36,7 +36,7 @@ if (process.argv.includes('--append')) {
 } else if (process.argv.includes('--together')) {
   await togetherBench()
 } else if (process.argv.includes('--evening')) {
-  eveningBench()
+  await eveningBench()
 } else {
   planBench()
   barrelBench()

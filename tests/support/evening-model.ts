@@ -13,9 +13,6 @@ interface Piece {
   change: number
 }
 
-/** More than any time of the model, s. */
-const BIG = 20_000
-
 /**
  * The least sum of finishing times, as a mixed-integer program that knows nothing of orders that are tried: times, windows, which piece
  * comes before which and which right before which. Undefined where no plan keeps every latest time. Every piece must have a set-up.
@@ -25,8 +22,11 @@ export async function leastByProgram({ pens, hours, changes, setUp }: EveningPro
     name: `p${pen}x${at}`, pen, at, hands, wait, ...(latest === undefined ? {} : { latest }),
     setUp: `${own?.kind} ${own?.which}`, change: changes[own?.kind ?? ''] ?? 0,
   })))
+  // By then all is done in any case: whatever the hours do not hold comes after them, one after the other.
+  const last = hours.at(-1)?.to ?? 0
+  const BIG = last + pieces.reduce((sum, one) => sum + one.hands + one.wait + one.change, 0)
   const there = setUp && `${setUp.kind} ${setUp.which}`
-  const windows = [...hours, { from: hours.at(-1)?.to ?? 0, to: BIG }]
+  const windows = [...hours, { from: last, to: BIG }]
   const lines: string[] = []
   const binaries: string[] = []
   const say = (terms: readonly (readonly [number, string])[], sign: string, right: number) =>
@@ -40,6 +40,10 @@ export async function leastByProgram({ pens, hours, changes, setUp }: EveningPro
   for (const one of pieces) {
     // Its change is none where the one right before it, or what is there at first, has the same set-up.
     const others = pieces.filter(other => other !== one)
+    const earlier = (other: Piece) => other.pen === one.pen && other.at < one.at
+    // No sooner than its pen alone comes to it.
+    const alone = pieces.filter(earlier).reduce((sum, other) => sum + other.hands + other.wait, one.wait)
+    say([[1, `s_${one.name}`]], '>=', alone)
     const same: [number, string][] = [
       ...others.filter(other => other.setUp === one.setUp).map((other): [number, string] => [one.change, right(other, one)]),
       ...(there === one.setUp ? [[one.change, `f_${one.name}`] as [number, string]] : []),
@@ -54,6 +58,8 @@ export async function leastByProgram({ pens, hours, changes, setUp }: EveningPro
     })
     for (const other of others) {
       binary(right(one, other))
+      // Nothing comes right before what its own pen has sooner.
+      if (earlier(other)) say([[1, right(one, other)]], '=', 0)
       say([[1, right(one, other)], [-1, before(one, other)]], '<=', 0)
       say([[1, `s_${other.name}`], [-1, `c_${other.name}`], [-1, `s_${one.name}`], [-BIG, before(one, other)]], '>=', one.hands - BIG)
       if (one.name < other.name) say([[1, binary(before(one, other))], [1, binary(before(other, one))]], '=', 1)
@@ -64,16 +70,15 @@ export async function leastByProgram({ pens, hours, changes, setUp }: EveningPro
       say([[1, `s_${next.name}`], [-1, `s_${one.name}`]], '>=', one.hands + next.wait)
       if (next.latest !== undefined) say([[1, `s_${next.name}`], [-1, `s_${one.name}`]], '<=', one.hands + next.latest)
     }
-    if (one.at === 0) say([[1, `s_${one.name}`]], '>=', one.wait)
   }
   say(pieces.map((one): [number, string] => [1, `f_${one.name}`]), '=', 1)
-  const last = pieces.filter(one => !pieces.some(other => other.pen === one.pen && other.at > one.at))
+  const ends = pieces.filter(one => !pieces.some(other => other.pen === one.pen && other.at > one.at))
   const model = [
-    'Minimize', ` obj: ${last.map(one => `s_${one.name}`).join(' + ')}`, 'Subject To', ...lines.map((line, index) => ` r${index}: ${line}`),
+    'Minimize', ` obj: ${ends.map(one => `s_${one.name}`).join(' + ')}`, 'Subject To', ...lines.map((line, index) => ` r${index}: ${line}`),
     'Binary', ` ${[...new Set(binaries)].join(' ')}`, 'End',
   ].join('\n')
   const highs = await highsLoader()
   const answer = highs.solve(model, { mip_rel_gap: 0, mip_abs_gap: 1e-4, output_flag: false })
   if (answer.Status !== 'Optimal') return undefined
-  return answer.ObjectiveValue + last.reduce((sum, one) => sum + one.hands, 0) + pens.reduce((sum, pen) => sum + (pen.after ?? 0), 0)
+  return answer.ObjectiveValue + ends.reduce((sum, one) => sum + one.hands, 0) + pens.reduce((sum, pen) => sum + (pen.after ?? 0), 0)
 }
