@@ -67,6 +67,21 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
     pick(undefined)
     await store.attempt(() => Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)]))
   }
+  /** The pieces of other pens that are the same operation: what could be done in one go. */
+  const alike = computed(() => {
+    const one = picked.value
+    if (!one?.key) return []
+    const others = blocks.value.filter(each => each.key === one.key && each.inHours)
+    return others.filter((each, index) => others.findIndex(first => first.pen === each.pen) === index)
+  })
+  /** All of these in one go. */
+  async function together() {
+    const group = newId()
+    const pieces = alike.value
+    pick(undefined)
+    await Promise.all(pieces.map(({ pen, is }) =>
+      store.putPin({ id: newId(), pen, step: is.id, kind: 'together', at: null, group, weight: null })))
+  }
   /** How much the promise of a pen counts against those of others. */
   async function weigh(pen: string, weight: number) {
     const before = store.kept?.pins.find(one => one.pen === pen && one.kind === 'weight')
@@ -84,5 +99,5 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
   watch(evenings, () => {
     if (chosen.value && !picked.value) pick(undefined)
   })
-  return { picked, cost, pick, hold, put, weigh, drop }
+  return { picked, alike, cost, pick, hold, put, together, weigh, drop }
 }

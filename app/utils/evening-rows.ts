@@ -29,8 +29,8 @@ export interface Row {
   bands: Drawn[]
   /** What runs by itself. */
   waits: Span[]
-  /** Where a latest time is missed. */
-  late: Date[]
+  /** By when work that has a latest time has to be begun, and whether it is. */
+  edges: { at: Date, missed: boolean }[]
   /** Its promised day, where that is shown, and whether it is kept. */
   flag: { at: Date, kept: boolean } | undefined
 }
@@ -60,7 +60,8 @@ export function rowsOf(
       board,
       bands: drawn(own.filter(one => one.inHours && isShown(columns, one)), near),
       waits: [...running(board, now), ...waits].filter(one => isShown(columns, one)),
-      late: own.filter(one => one.missed && isShown(columns, one)).map(one => one.from),
+      edges: own.flatMap(({ latest, missed }) => (latest ? [{ at: latest, missed }] : []))
+        .filter(({ at }) => isShown(columns, { from: at, to: new Date(at.getTime() + 1) })),
       flag: promise && by && isFlagged ? { at: by, kept: promise.kept } : undefined,
     }
   })

@@ -23,6 +23,8 @@ export interface Shown extends Block {
   title: string
   /** Steps of any pens with the same key are one operation; null for what is done by itself. */
   key: string | null
+  /** By when it has to be begun; undefined: whenever. */
+  latest: Date | undefined
   /** Until when it waits after it, by itself; undefined where it does not. */
   waits: Date | undefined
 }
@@ -37,7 +39,7 @@ const SHORT: Readonly<Record<Exclude<StepKind, 'sand' | 'level' | 'smooth' | 'cu
 const shortOf = (step: Step): string => (isGrit(step) ? abrasiveName(step.abrasive) : SHORT[step.kind])
 
 /** The blocks of a plan with what they are; `waits` from a pen’s piece to the next one’s soonest. */
-export function shownBlocks({ blocks }: Evenings, waits: Waits, boards: readonly Board[], now: Date, units: UnitWords): Shown[] {
+export function shownBlocks({ blocks }: Evenings, { waits, latest }: Runs, boards: readonly Board[], now: Date, units: UnitWords): Shown[] {
   const byId = new Map(boards.map(board => [board.pen.id, board]))
   const at = (seconds: number) => new Date(now.getTime() + seconds * 1000)
   return blocks.flatMap((block): Shown[] => {
@@ -45,23 +47,35 @@ export function shownBlocks({ blocks }: Evenings, waits: Waits, boards: readonly
     const traced = board?.traced.steps.find(one => one.step.id === block.step)
     if (!board || !traced) return []
     const { plan } = board.state
-    const wait = waits.get(`${block.pen} ${block.step}`) ?? 0
+    const key = `${block.pen} ${block.step}`
+    const wait = waits.get(key) ?? 0
+    const by = latest.get(key)
+    const before = by === undefined ? undefined : blocks.findLast(one => one.pen === block.pen && one.begins < block.begins)
     return [{
       ...block, board, is: traced.step, from: at(block.begins), to: at(block.ends), short: shortOf(traced.step),
       title: stepWords(plan, traced, units, board.traced).title,
       key: operationOf(traced.step, plan.inputs)?.key ?? null,
+      latest: by === undefined ? undefined : at((before?.ends ?? 0) + by),
       waits: wait > 0 ? at(block.ends + wait) : undefined,
     }]
   })
 }
 
-/** What runs by itself after a piece, s, by pen and step. */
-export type Waits = ReadonlyMap<string, number>
+/** What runs by itself, by pen and step. */
+export interface Runs {
+  /** After a piece, s. */
+  waits: ReadonlyMap<string, number>
+  /** From the end of the piece before it until it has to be begun, s; of the first one from the beginning. */
+  latest: ReadonlyMap<string, number>
+}
 
-/** What runs by itself after each piece of a problem. */
-export const waitsOf = ({ pens }: EveningProblem): Waits =>
-  new Map(pens.flatMap(({ id, work, after = 0 }) =>
-    work.map((one, at): [string, number] => [`${id} ${one.step}`, work[at + 1]?.wait ?? after])))
+/** What runs by itself after each piece of a problem, and which of them have a latest time. */
+export const byItself = ({ pens }: EveningProblem): Runs => ({
+  waits: new Map(pens.flatMap(({ id, work, after = 0 }) =>
+    work.map((one, at): [string, number] => [`${id} ${one.step}`, work[at + 1]?.wait ?? after]))),
+  latest: new Map(pens.flatMap(({ id, work }) =>
+    work.flatMap((one): [string, number][] => (one.latest === undefined ? [] : [[`${id} ${one.step}`, one.latest]])))),
+})
 
 /** Pieces on end that hands do as one: the same on several pens, or several on one pen. */
 export interface Group {

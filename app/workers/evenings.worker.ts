@@ -9,9 +9,13 @@ const SLICE = 120
 const ASIDE = { changes: 250, most: 0 }
 /** So often an evening on the side is played. */
 const PLAYS = 300
-const QUICK = { changes: 150, most: 0 }
-/** A proof goes on beside the search in steps that take no longer than a moment. */
-const PROOF = { most: 100_000, courses: 40, within: 300 }
+/** A first answer is told after so long, ms. */
+const SOON = 60
+/**
+ * In steps that take no longer than a moment; the order that was shown stays unless another has pens finished so much sooner in all, and
+ * one that saves less of hands is not looked for, s.
+ */
+const STEPS = { every: 20, courses: 40, most: 100_000, enough: 600, within: 300 }
 /** What follows one another more quickly is planned once, ms. */
 const GATHERS = 30
 
@@ -28,25 +32,18 @@ self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
   }
   current = data.number
   setTimeout(() => {
-    if (data.number === current) plan(data)
+    if (data.number === current) void better(data)
   }, GATHERS)
 }
 
-function plan(asked: Extract<AskedEvenings, { kind: 'plan' }>) {
-  const { number, problem, shown } = asked
-  const quick = planEvenings(problem, { ...QUICK, ...(shown ? { shown } : {}) })
-  tell({ kind: 'plan', number, plan: quick, rests: false })
-  void better(asked, quick)
-}
-
-async function better({ number, problem, brief }: Extract<AskedEvenings, { kind: 'plan' }>, first: Evenings) {
+async function better({ number, problem, brief, shown }: Extract<AskedEvenings, { kind: 'plan' }>) {
   const began = performance.now()
-  let plan = first
-  let told = began
-  for (const next of planning(problem, { every: 100, ...PROOF, shown: first.blocks, enough: 600, seed: number })) {
+  let plan: Evenings | undefined
+  let told = began - SLICE + SOON
+  for (const next of planning(problem, { ...STEPS, seed: number, ...(shown ? { shown } : {}) })) {
     const now = performance.now()
     plan = next
-    if (now - told > SLICE || plan.proven) {
+    if (now - told > SLICE) {
       tell({ kind: 'plan', number, plan, rests: false })
       await pause()
       if (number !== current) return
@@ -54,6 +51,7 @@ async function better({ number, problem, brief }: Extract<AskedEvenings, { kind:
     }
     if (plan.proven || now - began > (brief ? BRIEF : THINKS)) break
   }
+  if (!plan) return
   tell({ kind: 'plan', number, plan, rests: true })
   if (brief) return
   const promised = problem.pens.filter(pen => pen.due !== undefined)

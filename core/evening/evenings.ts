@@ -55,7 +55,8 @@ export function planEvenings(problem: EveningProblem, options: EveningOptions = 
   let last: Evenings | undefined
   const { most = MOST, courses = COURSES } = options
   const every = Math.max(1, changes)
-  let rounds = Math.max(changes > 0 ? 1 : 0, Math.ceil(most / courses))
+  // With nothing to be bettered what was shown is the answer.
+  let rounds = Math.max(changes > 0 ? 1 : 0, Math.ceil(most / courses)) + (options.shown && changes > 0 ? 1 : 0)
   for (const plan of planning(problem, { ...options, every })) {
     last = plan
     // The first answer comes before any change was tried.
@@ -86,6 +87,8 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
     }
   }
   const meetsBound = ({ costs }: Way) => compareCosts(costs, least, wanted) <= 0
+  // What was shown answers at once; rankings come next.
+  if (before) yield answer(before, false)
   const first = must(bestRanking(task, firstRankings(task), wanted), 'there are rankings to begin with')
   let best = before && compareCosts(before.costs, first.way.costs, wanted) <= 0 ? before : first.way
   yield answer(best, false)

@@ -18,7 +18,7 @@ export type WhyFirst
 export interface FirstUp {
   /** On which pen. */
   pen: string
-  /** When hands begin on it, s. */
+  /** When hands turn to it, s: to the change before it, if there is one. */
   begins: number
   /** Why. */
   why: WhyFirst
@@ -36,7 +36,8 @@ const TRIED = [1, 2, 4, 8]
 export function firstUp(problem: EveningProblem, blocks: readonly Block[]): FirstUp | undefined {
   const first = blocks.find(one => one.crew === 0)
   if (!first) return undefined
-  return { pen: first.pen, begins: first.begins, why: whyOf(problem, blocks, first), order: [...new Set(blocks.map(one => one.pen))] }
+  const { pen, begins, change } = first
+  return { pen, begins: begins - change, why: whyOf(problem, blocks, first), order: [...new Set(blocks.map(one => one.pen))] }
 }
 
 function whyOf(problem: EveningProblem, blocks: readonly Block[], { pen }: Block): WhyFirst {

@@ -29,7 +29,7 @@ const typeFast = (page: Page, keys: string[]) =>
 /** Takes what comes next, read and pressed at once since it may change in between, as soon as it is none of these; gives its mark. */
 async function takeNext(page: Page, none: string[]): Promise<string> {
   const taken = await page.waitForFunction((none) => {
-    const mark = /Next (\w+):/.exec(document.querySelector('.why')?.textContent ?? '')?.[1]
+    const mark = /Next (\w+):/.exec(document.querySelector('nav .why')?.textContent ?? '')?.[1]
     if (!mark || none.includes(mark)) return undefined
     document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '0', bubbles: true, cancelable: true }))
     return mark

@@ -76,6 +76,15 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await expect(list.getByRole('link').filter({ hasText: 'A2' }).first()).toBeVisible()
   expect(await pins()).toEqual([])
 
+  // Pieces that are alike, in one go; that is taken back as a whole.
+  await row(page, 'A2').getByRole('button').first().press('Enter')
+  await page.getByRole('button', { name: /^In one go: / }).click()
+  await expect.poll(async () => (await pins()).length).toBeGreaterThan(2)
+  expect(new Set((await pins()).map(one => one.group)).size).toBe(1)
+  await row(page, 'A2').getByRole('button').first().press('Enter')
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect.poll(pins).toEqual([])
+
   // An entry that comes in from elsewhere: the rest follows.
   const blocks = row(page, 'A1').getByRole('button')
   await expect(blocks.first()).toHaveAccessibleName(/coat 1/)
@@ -158,4 +167,36 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   await page.getByRole('button', { name: 'Take it away' }).click()
   await expect(page.getByRole('button', { name: 'Make a secret address' })).toBeVisible()
   expect((await request.get(address!)).status()).toBe(404)
+})
+
+test('in hours that were said the bench has next what the evenings have first; outside of them what stands idle', async ({
+  page, request, pen,
+}) => {
+  await inOwn(request)
+  await hours(request)
+  await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(0), spans: [{ from: '00:00', to: '24:00' }] } })
+  await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(1), spans: [{ from: '00:00', to: '24:00' }] } })
+  const begun = await pen({ mark: 'N1', name: 'Apple N1' })
+  const promised = await pen({ mark: 'N2', name: 'Apple N2', due: dayAt(1) })
+  for (const one of [begun, promised]) await workTo(request, one, step => step.id === 'turn')
+  await page.goto('/evenings')
+  await rested(page)
+  const wish = { id: randomUUID(), pen: begun.id, kind: 'first', step: null, at: null, weight: null, group: null }
+  expect((await request.put('/api/evenings/pins', { data: wish })).status()).toBe(200)
+  const list = page.getByRole('region', { name: /as the hands go/ })
+  await expect(list.getByRole('link').first()).toContainText('N1')
+  // What the evenings have first, the bench has next, and the key 0 goes there.
+  await page.goto('/')
+  await expect(page.locator('header p')).toHaveText(/^next: N1, you want it first/)
+  await page.goto(`/pens/${promised.id}/work`)
+  await expect(page.locator('nav .why')).toHaveText(/^Next N1: .+, you want it first\. key 0$/)
+  await page.keyboard.press('0')
+  await expect(page.locator('nav .why')).toHaveText('This one next, you want it first.')
+  // The wish is taken back, and the reason with it.
+  expect((await request.delete(`/api/evenings/pins/${wish.id}`)).status()).toBe(200)
+  await expect(page.locator('nav .why')).toHaveText(/with another first, |as good as any, as the evenings are planned/)
+  // Without hours for now it goes by what stands idle again.
+  for (const day of [0, 1]) await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(day), spans: [] } })
+  await expect(page.locator('nav .why')).not.toHaveText(/with another first, |as the evenings are planned|you want it first/)
+  await expect(page.locator('nav .why')).toHaveText(/next/i)
 })

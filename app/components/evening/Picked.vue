@@ -11,11 +11,13 @@ const props = defineProps<{
   cost: string
   evenings: readonly Stretch[]
   pins: readonly Pin[]
+  alike: readonly string[]
 }>()
 const emit = defineEmits<{
   pick: [block: Shown]
   hold: [block: Shown, wish: Wish | undefined]
   put: [block: Shown, wish: Wish]
+  together: []
   weigh: [weight: number]
   drop: [id: string]
   close: []
@@ -74,6 +76,7 @@ function pinWords({ kind, at }: Pin): string {
       >
         {{ says }}
       </button>
+      <button v-if="alike.length > 1" type="button" class="key" @click="emit('together')">In one go: {{ alike.join(' ') }}</button>
     </p>
     <USelect
       v-if="picked.board.pen.due" :model-value="weight" size="xl" :items="WEIGHTS" aria-label="How much its promise counts" class="weight"

@@ -4,6 +4,7 @@ import { boardOf, openWork } from '#core/bench'
 import type { EveningPen } from '#core/evening'
 import { makePlan, planInputs } from '#core/plan'
 import type { Method } from '#core/method'
+import { isCa } from '#core/shelf'
 import { materials } from '#reference'
 import { secondsTo, stretchesFrom, type Stretch } from '~/utils/evening-hours'
 
@@ -27,25 +28,33 @@ const fittings = computed(() => byName((stock.fittings ?? []).map(one => one.fit
 const finishes = computed(() => byName(methods.methods ?? []))
 const woods = byName(materials)
 
-/** So many pens as they would be, of this method. */
-function pensOf(method: Method, now: Date): EveningPen[] {
+/** What another way would be: another finish, an hour more on the next evenings, or accelerator on the glue and on every CA coat. */
+interface Way { method: Method, longer?: number, accelerated?: boolean }
+
+/** So many pens as they would be, made so. */
+function pensOf({ method, accelerated }: Way, now: Date): EveningPen[] {
   const fitting = stock.fitting(form.fitting)?.fitting
   const material = materials.find(row => row.id === form.material)
   if (!fitting || !material || !workshop.shelf || !workshop.workshop) return []
   const planned = makePlan(planInputs({
-    fitting, material, method, shelf: workshop.shelf, workshop: workshop.workshop, wishes: { tool: 'skew', film: 'gloss' },
+    fitting, material, shelf: workshop.shelf, workshop: workshop.workshop,
+    method: accelerated ? withAccelerator(method) : method,
+    wishes: { tool: 'skew', film: 'gloss', ...(accelerated ? { glue: 'CA with accelerator' as const } : {}) },
     taught: workshop.learnt,
   }))
   const board = boardOf(planned, [])
   const paces = given.value.hands?.paces ?? {}
   return Array.from({ length: form.count }, (_, index) => openWork(`new ${index}`, board, now.toISOString(), { paces }))
 }
+const withAccelerator = (method: Method): Method =>
+  ({ ...method, layers: method.layers.map(layer => (isCa(layer.role) ? { ...layer, accelerate: true } : layer)) })
 interface Told { by: Date, day: string }
-async function ask(method: Method, longer: number): Promise<Told | undefined> {
+async function ask(way: Way): Promise<Told | undefined> {
+  const { longer = 0 } = way
   const known = plan.value
   if (!known) return undefined
   const { now, problem } = known.of
-  const pens = pensOf(method, now)
+  const pens = pensOf(way, now)
   if (!pens.length) return undefined
   // Later than all that is planned there are evenings too.
   const far = stretchesFrom(given.value.hours, 'turner', now, 120)
@@ -62,6 +71,8 @@ async function ask(method: Method, longer: number): Promise<Told | undefined> {
 const EVENINGS = 3
 const later = ({ day, from, to }: Stretch, minutes: number): Stretch => ({ day, from, to: new Date(to.getTime() + minutes * 60_000) })
 
+const ACCELERATED = 'with accelerator on glue and CA coats, which may turn white where there is too much: see its label'
+
 const told = shallowRef<Told>()
 const asked = ref(false)
 /** What would bring it forward, and to which day. */
@@ -73,18 +84,20 @@ async function answer() {
   asked.value = false
   sooner.value = []
   if (!method) return
-  const found = await ask(method, 0)
+  const found = await ask({ method })
   if (mine !== turn) return
   told.value = found
   asked.value = true
   if (!found) return
   const ways: { day: string, with: string }[] = []
-  const longer = await ask(method, 60)
+  const longer = await ask({ method, longer: 60 })
   if (longer && longer.day < found.day) ways.push({ day: longer.day, with: 'with an hour more on each of the next three evenings' })
+  const quicker = workshop.shelf?.products.some(one => one.role === 'accelerator') ? await ask({ method, accelerated: true }) : undefined
+  if (quicker && quicker.day < found.day) ways.push({ day: quicker.day, with: ACCELERATED })
   for (const other of methods.methods ?? []) {
     if (mine !== turn) return
     if (other.id === method.id || ways.length > 3) continue
-    const then = await ask(other, 0)
+    const then = await ask({ method: other })
     if (then && then.day < found.day) ways.push({ day: then.day, with: `with another finish: ${other.name}` })
   }
   if (mine === turn) sooner.value = ways

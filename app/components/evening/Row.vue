@@ -107,8 +107,9 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
         @keydown.enter.prevent="emit('pick', target.first)"
       />
       <i
-        v-for="(edge, index) in row.late" :key="`l${index}`" class="latest" title="past its latest time"
-        :style="{ left: drawnAt(columns, { from: edge, to: edge }).left }"
+        v-for="(edge, index) in row.edges" :key="`l${index}`" class="latest" :class="{ missed: edge.missed }"
+        :title="edge.missed ? 'past its latest time' : `to be begun by ${clockTime(edge.at, now)}`"
+        :style="{ left: drawnAt(columns, { from: edge.at, to: edge.at }).left }"
       />
       <span
         v-if="row.flag" class="flag" :class="{ late: !row.flag.kept }"
@@ -170,7 +171,8 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
 .band b { display: none; overflow: hidden; white-space: nowrap; font-weight: 700; font-size: 0.85rem; text-align: center; }
 @container (min-width: 44px) { .band b { display: block; } }
 .band.held { outline: 3px solid var(--leaf); }
-.latest { position: absolute; inset-block: 0.2rem; border-left: 4px solid var(--brick); }
+.latest { position: absolute; inset-block: 0.2rem; border-left: 2px dashed var(--brick); }
+.latest.missed { border-left: 4px solid var(--brick); }
 .flag {
   position: absolute;
   top: 0.3rem;

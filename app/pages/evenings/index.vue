@@ -36,7 +36,7 @@ const heading = computed(() => {
 const blocks = computed(() => {
   const known = plan.value
   if (!known) return []
-  return shownBlocks(known.is, waitsOf(known.of.problem), store.boards, known.of.now, units.value)
+  return shownBlocks(known.is, byItself(known.of.problem), store.boards, known.of.now, units.value)
 })
 const promised = computed((): Promised[] => {
   const known = plan.value
@@ -76,6 +76,10 @@ const lacking = computed(() => {
   return runsOut(order, takes, ({ of, id }) => {
     if (of === 'set') return stock.fitting(id)?.sets
     if (of === 'stick') return stock.blank(id)?.count
+    if (of === 'sheet') {
+      const paper = workshop.shelf?.abrasives.find(one => one.id === id)
+      return paper?.count === undefined ? undefined : paper.count - (paper.worn ?? 0)
+    }
     const bottle = workshop.shelf?.products.find(one => one.id === id)?.bottle
     return bottle?.left === undefined ? undefined : bottle.left + (bottle.sealed ?? 0) * (bottle.size ?? 0)
   })
@@ -96,7 +100,7 @@ const danger = computed(() => {
   return capital(`${days.join('; ')}${most}.`)
 })
 
-const { picked, cost, pick, hold, put, weigh, drop } = usePinning(blocks, evenings)
+const { picked, alike, cost, pick, hold, put, together, weigh, drop } = usePinning(blocks, evenings)
 const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, promised: promised.value }))
 watch(() => plan.value?.rests, rests => rests && keep())
 const asking = ref(false)
@@ -166,7 +170,7 @@ function move(by: number) {
       />
       <EveningPicked
         v-if="picked" :picked="picked" :own="ownOf(picked.pen)" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []"
-        @pick="pick" @hold="hold" @put="put"
+        :alike="alike.map(one => one.board.pen.mark)" @pick="pick" @hold="hold" @put="put" @together="together"
         @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
       <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />

@@ -12,7 +12,7 @@ const { units } = storeToRefs(useWorkshop())
 const SHOWN = 7
 const blocks = computed(() => {
   const known = plan.value
-  return known ? shownBlocks(known.is, waitsOf(known.of.problem), store.boards, known.of.now, units.value) : []
+  return known ? shownBlocks(known.is, byItself(known.of.problem), store.boards, known.of.now, units.value) : []
 })
 const evenings = computed(() =>
   (plan.value?.of.evenings ?? []).slice(0, SHOWN).flatMap((evening) => {

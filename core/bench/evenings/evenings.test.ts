@@ -137,5 +137,10 @@ describe('what runs out', () => {
     expect([of(begun, 'set').length, of(begun, 'stick').length]).toEqual([0, 0])
     expect(of(begun, 'bottle').length).toBe(of(fresh, 'bottle').length - 2)
     expect(of(takesOf('p', boardOf(plan, [])), 'stick')).toEqual([])
+    // Of paper as much as what is to be taken off is of what a fresh piece can; nothing of pads, which are rinsed.
+    const grits = trace(plan).steps.filter(one => one.grit && one.grit.uses > 0)
+    expect(of(fresh, 'sheet').map(one => [one.step, one.amount])).toEqual(grits.map(one => [one.step.id, one.grit!.uses]))
+    expect(grits.length).toBeGreaterThan(1)
+    for (const { grit } of grits) expect(grit!.uses).toBeLessThanOrEqual(grit!.pieces)
   })
 })

@@ -1,11 +1,12 @@
 import type { PieceId } from '../../evening'
-import { volumeOfCoat } from '../../plan'
+import { abrasiveName } from '../../abrasives'
+import { isGrit, volumeOfCoat } from '../../plan'
 import type { Board } from '../board'
 
 /** Something of the shelf that work takes. */
 export interface Take extends PieceId {
-  /** A bottle (ml), a set of parts, or a stick. */
-  of: 'bottle' | 'set' | 'stick'
+  /** A bottle (ml), a set of parts, a stick, or sheets of paper (lives of fresh ones). */
+  of: 'bottle' | 'set' | 'stick' | 'sheet'
   /** Which, by its id. */
   id: string
   /** What it is called. */
@@ -14,7 +15,10 @@ export interface Take extends PieceId {
   amount: number
 }
 
-/** What the open steps of a pen take from the shelf: coats their bottles, the parts a set, the cut a stick where it is known of which. */
+/**
+ * What the open steps of a pen take from the shelf: coats their bottles, grits their paper, the parts a set, the cut a stick where it is
+ * known of which.
+ */
 export function takesOf(pen: string, { state, traced }: Board, stick?: { id: string, name: string }): Take[] {
   const { plan } = state
   const { fitting } = plan.inputs
@@ -22,11 +26,16 @@ export function takesOf(pen: string, { state, traced }: Board, stick?: { id: str
   const isBegun = (kind: 'parts' | 'tube') => state.steps.some(one => one.step.kind === kind && one.status === 'done')
   // A set is taken in hand at the check of its parts, or at the latest when its tube is glued in.
   const set = isBegun('parts') || isBegun('tube') ? undefined : open.find(step => step.kind === 'parts' || step.kind === 'tube')
+  const papers = new Map(traced.steps.map(({ step, grit }) => [step.id, grit?.uses ?? 0]))
   return open.flatMap((step): Take[] => {
     const at = { pen, step: step.id }
+    const paper = papers.get(step.id) ?? 0
     return [
       ...(step.kind === 'coat'
         ? [{ ...at, of: 'bottle' as const, id: step.product.id, name: step.product.name, amount: volumeOfCoat(plan, traced.size, step) }]
+        : []),
+      ...(isGrit(step) && paper > 0
+        ? [{ ...at, of: 'sheet' as const, id: step.abrasive.id, name: abrasiveName(step.abrasive), amount: paper }]
         : []),
       ...(step === set ? [{ ...at, of: 'set' as const, id: fitting.id, name: fitting.name, amount: 1 }] : []),
       ...(step.kind === 'cut' && stick ? [{ ...at, of: 'stick' as const, ...stick, amount: 1 }] : []),

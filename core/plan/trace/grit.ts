@@ -1,6 +1,6 @@
 import { grainFigure } from '../../abrasives'
 import { given, worked, type Figure } from '../../figures'
-import { deepest, scratchPart, type WorkedGrit } from '../../sanding'
+import { deepest, fresh, lifeUsed, scratchPart, type WorkedGrit } from '../../sanding'
 import { gritSpeed, workedGrit } from '../make'
 import { isGrit, startMarks, stepsBefore, type GritStep, type Plan, type Step } from '../model'
 import type { Stage } from './stage'
@@ -15,6 +15,8 @@ export interface GritTrace {
   pieces: number
   /** Seconds on the paper, all pieces together. */
   seconds: number
+  /** What that takes of the lives of fresh pieces, in pieces: the depth it takes off over what a fresh one can. A pad is rinsed: 0. */
+  uses: number
   /** Whether the scratches before it are gone after it. */
   reaches: boolean
   /** Depth it takes off, µm. */
@@ -40,6 +42,7 @@ export function gritTrace(plan: Plan, step: Step, before: Stage): { shown: GritT
       ...(coarser ? { jump: grainFigure(coarser.abrasive).value / grain.value } : {}),
       pieces,
       seconds,
+      uses: pad ? 0 : done.times.reduce((sum, time) => sum + lifeUsed(fresh(done.rung.pass), time), 0),
       reaches,
       removes: takenOff(plan, step, before, done),
       leaves: worked('scratches it leaves', done.leaves, 'µm', 'grain × scratch depth per grain size', [grain, scratchPart(medium, pad)]),
