@@ -1,5 +1,4 @@
 import { nth } from '../sure'
-import type { Chain } from './task'
 
 /** So many stands of the pens are looked at before the bound says less instead of taking longer. */
 const MOST = 20_000
@@ -19,7 +18,7 @@ export class LeastChanges {
   private readonly runAt: readonly (readonly number[])[]
   private isSmall: boolean
 
-  constructor(pens: readonly Pick<Chain, 'setUp'>[], private readonly changes: readonly number[]) {
+  constructor(pens: readonly { setUp: readonly number[] }[], private readonly changes: readonly number[]) {
     this.runs = pens.map(({ setUp }) => setUp.filter(Boolean).filter((one, at, all) => one !== all[at - 1]))
     this.runAt = pens.map(({ setUp }, pen) => runsFrom(setUp, nth(this.runs, pen).length))
     const sizes = this.runs.map(({ length }) => length + 1)

@@ -132,6 +132,7 @@ test('hours are typed, and wrong ones are told; no hours at all says what to do;
   await page.getByRole('button', { name: 'When may I promise?' }).click()
   const promise = page.getByRole('dialog', { name: 'When may I promise?' })
   await expect(promise.getByRole('status')).toContainText('holds nine times in ten', { timeout: 20_000 })
+  await expect(promise.getByRole('listitem').filter({ hasText: 'with accelerator on glue and CA coats' })).toBeVisible({ timeout: 20_000 })
   await page.keyboard.press('Escape')
 
   await hours(request)
