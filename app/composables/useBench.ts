@@ -11,8 +11,9 @@ import type { ListedPen } from '#contract'
 export function useBench() {
   const bench = useBenchPens()
   const { now } = useClock()
-  const { next: idle, settled, sinceThen } = useNextPen()
-  const { next: tonight } = useNextTonight()
+  const { next: idle, settled: isIdleKnown, sinceThen } = useNextPen()
+  const { next: tonight, mayCome } = useNextTonight()
+  const settled = computed(() => isIdleKnown.value && !mayCome.value)
   const next = computed(() => tonight.value ?? idle.value)
   const nextOne = computed(() => {
     const board = next.value && bench.boardOf(next.value.pen)

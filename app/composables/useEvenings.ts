@@ -1,5 +1,5 @@
-import { createSharedComposable, useDocumentVisibility } from '@vueuse/core'
-import type { Evenings, EveningProblem } from '#core/evening'
+import { createSharedComposable, useDocumentVisibility, useLocalStorage } from '@vueuse/core'
+import type { Evenings, EveningProblem, FirstUp } from '#core/evening'
 import type { Pin } from '#schemas'
 import type { AskedEvenings, ToldEvenings } from '~/utils/evening-talk'
 
@@ -39,7 +39,7 @@ export const useEvenings = createSharedComposable(() => {
   }))
   const posed = computed(() => (store.kept ? pose(given.value, new Date(moment.value)) : undefined))
 
-  const plan = shallowRef<{ of: Posed, is: Evenings, rests: boolean }>()
+  const plan = shallowRef<{ of: Posed, is: Evenings, rests: boolean, first: FirstUp | undefined }>()
   const chances = shallowRef<Chances>()
   const worker = new Worker(new URL('../workers/evenings.worker.ts', import.meta.url), { type: 'module' })
   const asides = new Worker(new URL('../workers/evenings.worker.ts', import.meta.url), { type: 'module' })
@@ -47,17 +47,20 @@ export const useEvenings = createSharedComposable(() => {
   let asked: Posed | undefined
   worker.onmessage = ({ data }: MessageEvent<ToldEvenings>) => {
     if (data.kind === 'aside' || data.number !== number || !asked) return
-    if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests }
+    if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests, first: data.first }
     else chances.value = data
   }
   /** So many screens show evenings; others want to know only what comes next. */
   const screens = ref(0)
   const brief = computed(() => !screens.value)
-  watch([posed, brief], ([now, brief], [before, wasBrief]) => {
-    if (!now || (now === before && brief && !wasBrief)) return
+  /** The order that is shown stays unless another has pens ready sooner by more than this in all, min; kept on this device. */
+  const stays = useLocalStorage('oxlip-order-stays', 10)
+  watch([posed, brief, stays], ([now, brief, stays]) => {
+    if (!now) return
     asked = now
     const shown = plan.value?.is.blocks.map(({ pen, step }) => ({ pen, step }))
-    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, ...(shown ? { shown } : {}) }
+    const enough = stays * 60
+    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, enough, ...(shown ? { shown } : {}) }
     worker.postMessage(message)
   }, { immediate: true })
   /** Says that this screen shows evenings, as long as it stands. */
@@ -92,5 +95,5 @@ export const useEvenings = createSharedComposable(() => {
     worker.terminate()
     asides.terminate()
   })
-  return { plan, chances, given, aside, whatIf, withPin, moment, shows }
+  return { plan, chances, given, aside, whatIf, withPin, moment, shows, stays }
 })

@@ -1,16 +1,26 @@
-import type { Block, EveningProblem, Evenings, Slack } from '../../core/evening'
+import type { Block, EveningProblem, Evenings, FirstUp, Slack } from '../../core/evening'
+
+/** How a plan is wanted. */
+interface AskedPlan {
+  /** What comes first is wanted, not the chances of all. */
+  brief: boolean
+  /** The order that was shown before; it stays unless another has pens finished sooner by more than `enough` s in all. */
+  shown?: readonly Pick<Block, 'pen' | 'step'>[]
+  /** See `shown`. */
+  enough: number
+}
 
 /** What is asked of the worker that plans evenings. */
 export type AskedEvenings
-  /** Plan this; what was shown before is kept where it is about as good. `brief`: what comes first is wanted, not the chances of all. */
-  = | { kind: 'plan', number: number, problem: EveningProblem, brief: boolean, shown?: readonly Pick<Block, 'pen' | 'step'>[] }
+  /** Plan this. */
+  = | ({ kind: 'plan', number: number, problem: EveningProblem } & AskedPlan)
   /** What this would come to: a good answer at once; `plays`: with when each pen is finished nine times in ten. */
     | { kind: 'aside', number: number, problem: EveningProblem, plays: boolean }
 
 /** What it answers. */
 export type ToldEvenings
-  /** The best so far; `rests`: it has stopped looking for a better one. */
-  = | { kind: 'plan', number: number, plan: Evenings, rests: boolean }
+  /** The best so far; `rests`: it has stopped looking for a better one; in brief with what comes first. */
+  = | { kind: 'plan', number: number, plan: Evenings, rests: boolean, first: FirstUp | undefined }
   /** How likely all promises of each time (s) are kept, and what must not be late. */
     | { kind: 'chances', number: number, byDue: { due: number, kept: number }[], tight: Slack[] }
     | { kind: 'aside', number: number, plan: Evenings, finished: [string, number][] }

@@ -1,4 +1,4 @@
-import { playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings, type Slack } from '#core/evening'
+import { firstUp, playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings, type Slack } from '#core/evening'
 import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
 
 /** So long it goes on bettering before it rests, ms, in brief or not, and so long between two looks at what was asked meanwhile. */
@@ -11,11 +11,8 @@ const ASIDE = { changes: 250, most: 0 }
 const PLAYS = 300
 /** A first answer is told after so long, ms. */
 const SOON = 60
-/**
- * In steps that take no longer than a moment; the order that was shown stays unless another has pens finished so much sooner in all, and
- * one that saves less of hands is not looked for, s.
- */
-const STEPS = { every: 20, courses: 40, most: 100_000, enough: 600, within: 300 }
+/** In steps that take no longer than a moment; an order that saves less of hands is not looked for, s. */
+const STEPS = { every: 20, courses: 40, most: 100_000, within: 300 }
 /** What follows one another more quickly is planned once, ms. */
 const GATHERS = 30
 
@@ -36,15 +33,17 @@ self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
   }, GATHERS)
 }
 
-async function better({ number, problem, brief, shown }: Extract<AskedEvenings, { kind: 'plan' }>) {
+async function better({ number, problem, brief, shown, enough }: Extract<AskedEvenings, { kind: 'plan' }>) {
   const began = performance.now()
+  const found = (plan: Evenings, rests: boolean): ToldEvenings =>
+    ({ kind: 'plan', number, plan, rests, first: brief ? firstUp(problem, plan.blocks) : undefined })
   let plan: Evenings | undefined
   let told = began - SLICE + SOON
-  for (const next of planning(problem, { ...STEPS, seed: number, ...(shown ? { shown } : {}) })) {
+  for (const next of planning(problem, { ...STEPS, seed: number, enough, ...(shown ? { shown } : {}) })) {
     const now = performance.now()
     plan = next
     if (now - told > SLICE) {
-      tell({ kind: 'plan', number, plan, rests: false })
+      tell(found(plan, false))
       await pause()
       if (number !== current) return
       told = performance.now()
@@ -52,7 +51,7 @@ async function better({ number, problem, brief, shown }: Extract<AskedEvenings, 
     if (plan.proven || now - began > (brief ? BRIEF : THINKS)) break
   }
   if (!plan) return
-  tell({ kind: 'plan', number, plan, rests: true })
+  tell(found(plan, true))
   if (brief) return
   const promised = problem.pens.filter(pen => pen.due !== undefined)
   const kept = new Map<string, number>(promised.map(pen => [pen.id, 0]))

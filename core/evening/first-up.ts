@@ -26,7 +26,8 @@ export interface FirstUp {
   order: string[]
 }
 
-/** Another pen is tried first with so many of its pieces. */
+/** So many other pens, those that come soonest, are tried first, each with so many of its pieces. */
+const OTHERS = 8
 const TRIED = [1, 2, 4, 8]
 
 /**
@@ -44,7 +45,7 @@ function whyOf(problem: EveningProblem, blocks: readonly Block[], { pen }: Block
   if (problem.first?.[0]?.pen === pen) return { kind: 'wished' }
   const task = taskOf(problem)
   const way = wayOf(task, blocks)
-  const others = task.pens.flatMap((one, index) => (one.count && one.id !== pen ? [index] : []))
+  const others = [...new Set(way?.order)].filter(one => task.pens[one]?.id !== pen).slice(0, OTHERS)
   if (!way || !others.length) return { kind: 'only' }
   const best = leastOfAll(others.flatMap(other => TRIED.flatMap(count => costsWithFirst(task, way.order, other, count) ?? [])))
   const goal = best && usuallyWanted.find(one => Math.abs(best[one] - way.costs[one]) > SAME)

@@ -122,8 +122,14 @@ test('hours are typed, and wrong ones are told; no hours at all says what to do;
   await from.fill('1830')
   await from.blur()
   await expect(dialog.getByRole('alert')).toHaveCount(0)
+  // What is settable stays as it was set.
+  await dialog.getByRole('radio', { name: 'more than 1 h' }).click()
   await dialog.getByRole('button', { name: 'Done' }).click()
   await expect(page.locator('.head').first()).toContainText('18:30–21:30')
+  await page.reload()
+  await page.getByRole('button', { name: 'Hours' }).click()
+  await expect(page.getByRole('dialog', { name: 'Hours' }).getByRole('radio', { name: 'more than 1 h' })).toBeChecked()
+  await page.keyboard.press('Escape')
   // The end of an evening by the keyboard: ten minutes later.
   const end = page.getByRole('button', { name: /^The end of/ }).first()
   await end.press('ArrowRight')

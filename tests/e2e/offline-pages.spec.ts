@@ -20,7 +20,7 @@ test('after one visit every page opens without a network, those never visited to
   const planned = first.pen.id
   await page.goto(`/pens/${inWork}/work`)
   await expect(page.locator('.title')).toBeVisible()
-  const told = [`/pens/${planned}`, '/methods/oil', '/pens/mark', '/pens/due', '/defects/history']
+  const told = [`/pens/${planned}`, '/evenings', '/methods/oil', '/pens/mark', '/pens/due', '/defects/history']
   await holds(page, told)
   await context.setOffline(true)
   for (const [path, heading] of [
@@ -28,6 +28,7 @@ test('after one visit every page opens without a network, those never visited to
     [`/pens/${planned}/record`, /./], [`/pens/${inWork}`, /./], ['/methods', 'Methods'], ['/methods/compare', /./], ['/methods/oil', /./],
     ['/shelf', /./], ['/shelf/finishes', /./], ['/shelf/fittings', /./], ['/shelf/fittings/new', /./], ['/shelf/blanks', /./],
     ['/shelf/blanks/new', /./], ['/shelf/cutting', /./], ['/shelf/devices', /./],
+    ['/evenings', /as the hands go/], ['/evenings/sheet', 'The coming evenings'],
   ] as const) {
     await page.goto(path)
     await expect(page.locator('main').getByRole('heading', { name: heading }).first(), path).toBeVisible()

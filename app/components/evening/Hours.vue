@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { addDays, format, startOfDay } from 'date-fns'
 import type { DayHours } from '#contract'
+import { formatSpan } from '#core/format'
 import { weekdays } from '#schemas'
 
 /** When hands are there: a usual week, said once, and single days that are other. */
@@ -8,6 +9,8 @@ const props = defineProps<{ hours: readonly DayHours[] }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useEveningsKept()
 const { now } = useClock()
+const { stays } = useEvenings()
+const STAYS = [{ label: 'anything', value: 0 }, ...[10, 60, 240].map(value => ({ label: `more than ${formatSpan(value * 60)}`, value }))]
 
 const who = ref<Who>('turner')
 const whoChoices = [{ label: 'Your own hands', value: 'turner' }, { label: 'Somebody who helps', value: 'helper' }]
@@ -63,6 +66,9 @@ async function other(day: string) {
           />
           <p v-if="fault" class="harm" role="alert">{{ fault }}</p>
         </section>
+        <URadioGroup
+          v-model="stays" legend="Keep the order that is shown, unless another has pens ready sooner in all by" :items="STAYS"
+        />
         <p class="end"><button type="button" class="key next" @click="emit('close')">Done</button></p>
       </div>
     </template>

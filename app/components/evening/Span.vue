@@ -48,5 +48,9 @@ async function say(spans: HoursChange['spans']) {
 <style scoped>
 li { display: grid; grid-template-columns: 7rem 6rem 6rem auto; align-items: center; gap: 0.5rem; justify-content: start; }
 li p { grid-column: 1 / -1; }
-@media (max-width: 640px) { li { grid-template-columns: 1fr 1fr; } li > span { grid-column: 1 / -1; font-weight: 500; } }
+@media (max-width: 640px) {
+  li { grid-template-columns: repeat(2, minmax(0, 1fr)); justify-content: stretch; }
+  li > span { grid-column: 1 / -1; font-weight: 500; }
+  li input { min-width: 0; width: 100%; }
+}
 </style>
