@@ -1,0 +1,123 @@
+import fc from 'fast-check'
+import { chance } from '../../tests/support/chance'
+import { noticed } from './noticed'
+import type { ToldPen, Trait } from './pens'
+import { howMuch, howOften, surest } from './question'
+
+const KINDS = ['chip', 'bleed', 'crack', 'white spot']
+interface Log { pens: number, rate: (pen: ToldPen['traits'], kind: string) => number, seed: number }
+
+/** A log of pens of mixed woods, methods and grits, with defects as often as is said. Some woods are finished by some methods rather. */
+function logOf({ pens, rate, seed }: Log): ToldPen[] {
+  const { uniform, normal } = chance(seed)
+  const pick = (all: readonly string[]) => all[Math.floor(uniform() * all.length)]!
+  return Array.from({ length: pens }, (_, index): ToldPen => {
+    const own = pick(['light', 'red exotic', 'dense'])
+    const traits = {
+      'class': own, 'method': uniform() < 0.6 ? (own === 'light' ? 'oil' : 'thin first') : pick(['oil', 'thin first', 'lacquer']),
+      'fitting': pick(['click', 'twist']), 'last grit': pick(['P600', 'P2000']), 'applicator': pick(['foam', 'towel']),
+      'tool': pick(['skew', 'gouge']),
+    }
+    return {
+      id: String(index), traits, defects: KINDS.filter(kind => uniform() < rate(traits, kind)), figures: { sanding: 300 + 60 * normal() },
+    }
+  })
+}
+const bleeds = (pen: ToldPen) => pen.defects.includes('bleed')
+
+describe('how often', () => {
+  it('of a log without an effect it cannot be told, and says how many pens would be needed', () => {
+    const { differences } = howOften(logOf({ pens: 24, rate: () => 0.2, seed: 4 }), bleeds, 'applicator')
+    expect(differences).toHaveLength(2)
+    expect(differences[0]!.sureness).toBe('not yet')
+    expect(differences[0]!.more === undefined || differences[0]!.more > 3).toBe(true)
+  })
+  it('finds a true doubling at 40 pens of each in more than four of five logs (30 to 60 in 100)', () => {
+    let found = 0
+    for (let seed = 1; seed <= 100; seed++) {
+      const pens = logOf({ pens: 80, seed, rate: ({ applicator }) => (applicator === 'foam' ? 0.6 : 0.3) })
+      const told = surest(howOften(pens, bleeds, 'applicator'))!
+      if (told.sureness !== 'not yet' && (told.value === 'foam') === (told.by.value > 0)) found++
+    }
+    expect(found).toBeGreaterThan(80)
+  })
+  it('is not fooled where red woods bleed and are finished otherwise (Simpson): like is compared with like, and it says with what', () => {
+    const pens: ToldPen[] = []
+    const add = (count: number, hits: number, method: string, own: string) => {
+      for (let at = 0; at < count; at++) {
+        pens.push({ id: `${pens.length}`, traits: { method: method, class: own }, defects: at < hits ? ['bleed'] : [], figures: {} })
+      }
+    }
+    // In either class thin first bleeds less; all together more, since red woods have it.
+    add(40, 20, 'thin first', 'red')
+    add(10, 6, 'medium first', 'red')
+    add(10, 0, 'thin first', 'light')
+    add(40, 4, 'medium first', 'light')
+    const thin = howOften(pens, bleeds, 'method').differences.find(one => one.value === 'thin first')!
+    expect(thin.plain.value).toBeGreaterThan(0.15)
+    expect(thin.plain.low).toBeGreaterThan(0)
+    expect(thin.mixedWith).toEqual(['class'])
+    expect(thin.by.value).toBeCloseTo(-0.1, 6)
+    expect(thin.sureness).toBe('not yet')
+  })
+  it('every pen that tells is in one group, rates are those of their pens, and the question turned round turns them (property)', () => {
+    const trait = fc.constantFrom<Trait>('method', 'class', 'last grit', 'coats')
+    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 60 }), trait, (seed, count, by) => {
+      const pens = logOf({ pens: count, seed, rate: () => 0.3 })
+      const [told, turned] = [howOften(pens, bleeds, by), howOften(pens, pen => !bleeds(pen), by)]
+      const known = pens.filter(pen => pen.traits[by] !== undefined)
+      expect(told.groups.flatMap(one => one.pens).sort()).toEqual(known.map(pen => pen.id).sort())
+      for (const { value, counted, rate } of told.groups) {
+        const own = known.filter(pen => pen.traits[by] === value)
+        expect(counted).toEqual({ hits: own.filter(bleeds).length, of: own.length })
+        expect(rate.value).toBeCloseTo(counted.hits / counted.of, 9)
+      }
+      for (const one of told.differences) {
+        const other = turned.differences.find(each => each.value === one.value)!
+        expect(other.by.value).toBeCloseTo(-one.by.value, 9)
+        expect(other.likelihood).toBeCloseTo(one.likelihood, 9)
+      }
+    }), { numRuns: 40 })
+  })
+  it('pens that tell nothing are left out', () => {
+    const pens = logOf({ pens: 20, rate: () => 0.5, seed: 2 })
+    const { groups } = howOften(pens, pen => (pen.traits.tool === 'skew' ? bleeds(pen) : undefined), 'fitting')
+    expect(groups.flatMap(one => one.pens)).toHaveLength(pens.filter(pen => pen.traits.tool === 'skew').length)
+  })
+})
+
+describe('how much', () => {
+  it('is the figure in the middle of each group, and by how much it is over that of the others', () => {
+    const pens = logOf({ pens: 80, rate: () => 0, seed: 5 }).map((pen): ToldPen =>
+      (pen.traits.tool === 'gouge' ? { ...pen, figures: { sanding: pen.figures.sanding! + 120 } } : pen))
+    const told = howMuch(pens, 'sanding', 'tool')
+    const gouge = told.find(one => one.value === 'gouge')!
+    expect(gouge.over!.low).toBeGreaterThan(60)
+    expect(gouge.over!.high).toBeLessThan(180)
+    expect(gouge.median!.low <= gouge.middle && gouge.middle <= gouge.median!.high).toBe(true)
+    expect(howMuch(pens, 'film', 'tool')).toEqual([])
+    expect(howMuch(pens.slice(0, 3), 'sanding', 'tool').every(one => one.median === undefined)).toBe(true)
+  })
+})
+
+describe('what stands out', () => {
+  it('of 200 logs with no effect at all at most one in ten announces anything', () => {
+    let announces = 0
+    for (let seed = 1; seed <= 200; seed++) {
+      const { uniform } = chance(seed)
+      const rates = new Map(KINDS.map(kind => [kind, 0.05 + 0.35 * uniform()]))
+      if (noticed(logOf({ pens: 80, seed: seed * 31, rate: (_, kind) => rates.get(kind)! })).length) announces++
+    }
+    expect(announces).toBeLessThanOrEqual(20)
+  })
+  it('names what is there, and of what: foam that makes white spots three times as often', () => {
+    let named = 0
+    for (let seed = 1; seed <= 20; seed++) {
+      const rate = ({ applicator }: ToldPen['traits'], kind: string) => (kind === 'white spot' && applicator === 'foam' ? 0.6 : 0.2)
+      const [first] = noticed(logOf({ pens: 120, seed, rate }))
+      if (first?.of === 'white spot' && first.trait === 'applicator') named++
+    }
+    expect(named).toBeGreaterThanOrEqual(16)
+  })
+  it('few pens tell nothing', () => expect(noticed(logOf({ pens: 6, seed: 1, rate: () => 0.5 }))).toEqual([]))
+})
