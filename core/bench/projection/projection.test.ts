@@ -25,7 +25,10 @@ it('a step that was done is a fact: when, how long hands were on it, and how tha
   expect(found.map(one => one.kind === 'step' && one.step)).toEqual(steps.slice(0, steps.indexOf(sand.id) + 1))
   const planned = trace(plan).steps[0]!.handsOn.value
   // The first has nothing before it to measure from; each other took the minute since.
-  expect(found[0]).toEqual({ kind: 'step', about: 'parts', at: momentAt(0), step: 'parts', seconds: planned, timing: 'planned', planned })
+  expect(found[0]).toEqual({
+    kind: 'step', about: 'parts', at: momentAt(0), step: 'parts', seconds: planned, timing: 'planned', planned,
+    setUp: { kind: 'set-up', which: 'parts' },
+  })
   expect(found[1]).toMatchObject({ about: 'cut', at: momentAt(60), seconds: 60, timing: 'measured' })
   const said = eventAt(9000, 900, { kind: 'time', payload: { step: 'cut', seconds: 300 } })
   expect(facts([...log, said], 'step')[1]).toMatchObject({ seconds: 300, timing: 'yours' })
