@@ -31,6 +31,13 @@ describe('what comes first, and why', () => {
     expect(first([pen('a', [work('1', 10)]), pen('b', [work('1', 10, { setUp })])], { setUp, changes: { bit: 5 }, grain: 1000 }))
       .toMatchObject({ why: { kind: 'as good as any' } })
   })
+  it('hands turn to it before its change, and an order that could be bettered is as good as any', () => {
+    const setUp = { kind: 'bit', which: '7' }
+    expect(first([pen('a', [work('1', 10, { setUp })])], { changes: { bit: 5 } })).toMatchObject({ begins: 0 })
+    const problem = { pens: [pen('a', [work('1', 30)]), pen('b', [work('1', 10)])], hours: evening, changes: {} }
+    const { blocks } = planEvenings({ ...problem, first: [{ pen: 'a', step: '1' }] })
+    expect(firstUp(problem, blocks)).toMatchObject({ pen: 'a', why: { kind: 'as good as any' } })
+  })
   it('no other first is better than it says (property)', () => {
     const anyPens = fc.array(fc.array(fc.tuple(fc.integer({ min: 1, max: 30 }), fc.constantFrom(0, 20)), { minLength: 1, maxLength: 2 }), {
       minLength: 2, maxLength: 3,
