@@ -111,6 +111,10 @@ describe('like with like', () => {
       expect(told.low <= told.value && told.value <= told.high).toBe(true)
     }))
   })
+  it('of one group of 100 against 100 its interval is as wide as the two rates have it (by hand: 0.6 · 0.4 / 100 + 0.3 · 0.7 / 100)', () => {
+    const { value, high } = likeWithLike([{ one: of(60, 100), other: of(30, 100) }])
+    expect(high - value).toBeCloseTo(withinNormal(0.95) * Math.sqrt(0.0045), 9)
+  })
   it('its interval holds the truth about as often as it says (simulated: many small groups, 400 logs)', () => {
     const { uniform } = chance(7)
     const draw = (all: number, rate: number) => of(Array.from({ length: all }).filter(() => uniform() < rate).length, all)
