@@ -111,7 +111,7 @@ describe('like with like', () => {
       expect(told.low <= told.value && told.value <= told.high).toBe(true)
     }))
   })
-  it('of one group of 100 against 100 its interval is as wide as the two rates have it (by hand: 0.6 · 0.4 / 100 + 0.3 · 0.7 / 100)', () => {
+  it('of one group its interval is as wide as the two rates have it (by hand: 0.6 · 0.4 / 100 + 0.3 · 0.7 / 100)', () => {
     const { value, high } = likeWithLike([{ one: of(60, 100), other: of(30, 100) }])
     expect(high - value).toBeCloseTo(withinNormal(0.95) * Math.sqrt(0.0045), 9)
   })
