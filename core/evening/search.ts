@@ -128,8 +128,8 @@ export function* bettered(
         best = other
         kept.put(best.order, 0, best.costs)
       }
-      if (time % (RESTART * every) === 0) kept.put(best.order, 0, best.costs)
     }
+    if (time > 0 && time % RESTART === 0) kept.put(best.order, 0, best.costs)
     if (chance() < share) {
       const other = otherRanking(ranking, chance)
       const way = byRanks(task, other)
@@ -155,8 +155,8 @@ export function* bettered(
 const LEAST_SHARE = 0.02
 const SHRINKS = 0.99
 
-/** After so many answers it goes on from the best again. */
-const RESTART = 8
+/** After so many changes it goes on from the best again. */
+const RESTART = 1600
 
 /** Whether something is worse by little, in what is counted in seconds only; drawn by chance. */
 function isLittleWorse(costs: Costs, before: Costs, wanted: readonly Goal[], task: Task, chance: () => number): boolean {
