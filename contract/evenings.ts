@@ -27,6 +27,8 @@ export interface EveningsKept {
   more: number
   /** The last evenings as they were to be, the latest first. */
   past: KeptEvening[]
+  /** The order in which work was shown last, on whichever device. */
+  shown: Pick<KeptPlan['blocks'][number], 'pen' | 'step'>[]
   /** The secret in the address of the calendar; null where nobody made one. */
   calendar: string | null
 }

@@ -38,7 +38,8 @@ async function better({ number, problem, brief, shown, enough }: Extract<AskedEv
   const found = (plan: Evenings, rests: boolean): ToldEvenings =>
     ({ kind: 'plan', number, plan, rests, first: brief ? firstUp(problem, plan.blocks) : undefined })
   let plan: Evenings | undefined
-  let told = began - SLICE + SOON
+  // What was shown is told at once, as far as it is still to be done: that is quick, rankings are not.
+  let told = shown ? -Infinity : began - SLICE + SOON
   for (const next of planning(problem, { ...STEPS, seed: number, enough, ...(shown ? { shown } : {}) })) {
     const now = performance.now()
     plan = next

@@ -25,6 +25,7 @@ export async function readEvenings(knex: Knex): Promise<EveningsKept> {
     planned: pens.map(pen => ({ pen, plan: plans.get(pen.id) ?? null, events: logs.get(pen.id) ?? [] })),
     more: all - pens.length,
     past: await pastEvenings(knex),
+    shown: ((await latestPlan(knex))?.blocks ?? []).map(({ pen, step }) => ({ pen, step })),
     calendar: await secretOf(knex),
   }
 }

@@ -48,6 +48,7 @@ const RELEASED: Record<string, string> = {
   '0011-learnt-anew': 'cd1704fd50ef230a34b1f07cb9819b51ea58703b12494ee613550174cdf973ad',
   '0012-counted-off': '60ebf2e12983ef91a2177408fb5710461edc492c1a931912c5ccfde5928d19a4',
   '0013-boards': 'd492288b358a87077704bfba16783f506fadce08b1ae05a99653c6a971042e0c',
+  '0014-evenings': '619491a96e2c4008b0c69c65ace12f1cfca78536e9e64fda9ae37dd7da678a71',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {
@@ -56,7 +57,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
 })
 it('only migrations that are on their way are not among the released ones', () => {
   expect(migrationNames.filter(name => !(name in RELEASED)))
-    .toEqual(['0014-evenings'])
+    .toEqual([])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, format } from 'date-fns'
 import type { APIRequestContext, Page } from '@playwright/test'
-import type { EveningsKept, Pen, WorkshopList } from '../../contract'
+import type { EveningsKept, Pen, PenPage, WorkshopList } from '../../contract'
 import { expect, test } from '../stand'
 import { workTo } from '../support/bench'
 
@@ -19,9 +19,14 @@ async function inOwn(request: APIRequestContext) {
     fitting: 'click-8', material: 'apple', method: 'oil', tool: 'skew', film: 'gloss',
   }
   const made = (await (await request.post(`/api/pens?workshop=${own.id}`, { data: first })).json()) as Pen
+  await setAside(request, [made.id])
+}
+
+async function setAside(request: APIRequestContext, pens: readonly string[]) {
   const payload = { how: 'set aside', why: 'not now' }
-  const away = { id: randomUUID(), pen: made.id, kind: 'away', payload, barrels: ['only'], device: 'x', at: new Date().toISOString() }
-  expect((await request.post('/api/events', { data: { events: [away] } })).status()).toBe(200)
+  const away = (pen: string) =>
+    ({ id: randomUUID(), pen, kind: 'away', payload, barrels: ['only'], device: 'x', at: new Date().toISOString() })
+  expect((await request.post('/api/events', { data: { events: pens.map(away) } })).status()).toBe(200)
 }
 
 const dayAt = (days: number) => format(addDays(new Date(), days), 'yyyy-MM-dd')
@@ -206,4 +211,37 @@ test('in hours that were said the bench has next what the evenings have first; o
   for (const day of [0, 1]) await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(day), spans: [] } })
   await expect(page.locator('nav .why')).not.toHaveText(/with another first, |as the evenings are planned|you want it first/)
   await expect(page.locator('nav .why')).toHaveText(/next/i)
+})
+
+test('a page that is opened anew goes on with the order that was shown last, on whichever device', async ({ page, request, pen }) => {
+  await inOwn(request)
+  const { pens: others } = (await (await request.get('/api/pens?limit=100')).json()) as PenPage
+  const open = others.filter(({ summary }) => ['planned', 'in work'].includes(summary.stage)).map(one => one.pen.id)
+  if (open.length) await setAside(request, open)
+  await hours(request)
+  for (const day of [0, 1]) {
+    await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(day), spans: [{ from: '00:00', to: '24:00' }] } })
+  }
+  // Three pens that are alike in everything: any order of them is as good.
+  const alike = []
+  for (const mark of ['M1', 'M2', 'M3']) alike.push(await pen({ mark, name: `Apple ${mark}` }))
+  for (const one of alike) await workTo(request, one, step => step.id === 'turn')
+  const shown = async () => ((await (await request.get('/api/evenings')).json()) as EveningsKept).shown
+  await page.goto('/evenings')
+  await rested(page)
+  await expect.poll(async () => new Set((await shown()).map(one => one.pen)).size).toBe(3)
+  await page.goto('about:blank')
+  const [first, other] = [...new Set((await shown()).map(one => one.pen))] as [string, string]
+  const next = async (id: string) => {
+    await page.goto('/')
+    await expect(page.locator('header p')).toHaveText(new RegExp(`^next: ${alike.find(one => one.id === id)!.mark},`))
+  }
+  await next(first)
+  // Elsewhere the same was shown with two of them changed about.
+  const swapped = (pen: string) => (pen === first ? other : pen === other ? first : pen)
+  const moment = new Date().toISOString()
+  const blocks = (await shown()).map(({ pen, step }) => ({ pen: swapped(pen), step, begins: moment, ends: moment }))
+  const plan = { day: dayAt(0), madeAt: moment, evenings: [], waits: [], promised: [], blocks }
+  expect((await request.put('/api/evenings/plan', { data: plan })).status()).toBe(200)
+  await next(other)
 })

@@ -106,7 +106,13 @@ test('an evening keeps what it was to be first; a secret address opens its own w
     [{ from: '2019-05-01T18:00:00.000Z', to: '2019-05-01T20:00:00.000Z', groups: [{ ...group, title }] }]
   for (const title of ['First thought', 'Second thought'])
     await request.put('/api/evenings/plan', { data: planOf({ day: '2019-05-01', evenings: evening(title) }) })
-  const { past } = (await (await request.get('/api/evenings')).json()) as EveningsKept
+  const begins = '2019-05-01T18:00:00.000Z'
+  const shown = ['turn', 'coat.1'].map(step => ({ pen: randomUUID(), step }))
+  const last = shown.map(one => ({ ...one, begins, ends: begins }))
+  await request.put('/api/evenings/plan', { data: planOf({ day: '2019-05-01', evenings: evening('Second thought'), blocks: last }) })
+  const kept = (await (await request.get('/api/evenings')).json()) as EveningsKept
+  expect(kept.shown).toEqual(shown)
+  const { past } = kept
   expect(past[0]).toMatchObject({ day: '2019-05-01', first: { evenings: [{ groups: [{ title: 'First thought' }] }] } })
 
   const secret = async () => ((await (await request.post('/api/evenings/calendar')).json()) as { calendar: string }).calendar
