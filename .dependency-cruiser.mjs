@@ -14,10 +14,11 @@ const CORE = {
   defects: ['barrel', 'figures', 'format', 'method', 'shelf', 'sure'],
   plan: ['abrasives', 'barrel', 'climate', 'defects', 'figures', 'film', 'format', 'method', 'sanding', 'shelf', 'sure', 'units'],
   bench: [
-    'abrasives', 'barrel', 'climate', 'defects', 'evening', 'figures', 'film', 'format', 'method', 'plan', 'sanding', 'shelf', 'sure',
-    'units',
+    'abrasives', 'barrel', 'climate', 'defects', 'evening', 'figures', 'film', 'findings', 'format', 'method', 'plan', 'sanding', 'shelf',
+    'sure', 'units',
   ],
   evening: ['sure'],
+  findings: ['defects', 'sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */
 const PLAN = ['model', 'make', 'trace', 'judge', 'say', 'mend']

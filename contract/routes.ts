@@ -7,6 +7,8 @@ import type {
   BlankInput,
   BottleChange,
   DefectQuery,
+  FindingPensQuery,
+  FindingQuery,
   HoursChange,
   KeptPlan,
   MarkQuery,
@@ -24,6 +26,7 @@ import type {
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
+import type { FindingAnswer, FindingPens, FindingsPlace } from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -66,6 +69,9 @@ export interface Routes {
   'POST /api/evenings/calendar': { answer: { calendar: string } }
   'DELETE /api/evenings/calendar': { answer: Nothing }
   'POST /api/events': { body: { events: readonly BenchEvent[], sentAt?: string }, answer: Appended }
+  'GET /api/findings': { answer: FindingsPlace }
+  'GET /api/findings/answer': { query: FindingQuery, answer: FindingAnswer }
+  'GET /api/findings/pens': { query: FindingPensQuery, answer: FindingPens }
   'GET /api/fittings': { answer: ShelfFitting[] }
   'POST /api/fittings': { body: ShelfFittingInput, answer: ShelfFitting }
   'PUT /api/fittings/:id': { body: ShelfFittingInput, answer: ShelfFitting }

@@ -1,33 +1,39 @@
 import fc from 'fast-check'
+import type { DefectKind } from '../defects'
 import { chance } from '../../tests/support/chance'
 import { noticed } from './noticed'
-import type { ToldPen, Trait } from './pens'
-import { howMuch, howOften, surest } from './question'
+import { traits, type FigureName, type ToldPen, type Trait } from './pens'
+import { cellsOf, type Asked } from './cells'
+import { howMuch } from './how-much'
+import { howOften, surest } from './how-often'
 
-const KINDS = ['chip', 'bleed', 'crack', 'white spot']
-interface Log { pens: number, rate: (pen: ToldPen['traits'], kind: string) => number, seed: number }
+/** A pen of which nothing else matters here. */
+const PLAIN: ToldPen = {
+  ended: '2019-11-30T20:00:00.000Z', traits: {}, defects: [], mends: 0, failed: 0, scrapped: false, finished: true, figures: {},
+}
+const KINDS: readonly DefectKind[] = ['chip', 'bleed', 'crack', 'white dots']
+interface Log { pens: number, rate: (pen: ToldPen['traits'], kind: DefectKind) => number, seed: number }
 
 /** A log of pens of mixed woods, methods and grits, with defects as often as is said. Some woods are finished by some methods rather. */
 function logOf({ pens, rate, seed }: Log): ToldPen[] {
   const { uniform, normal } = chance(seed)
   const pick = (all: readonly string[]) => all[Math.floor(uniform() * all.length)]!
-  return Array.from({ length: pens }, (_, index): ToldPen => {
+  return Array.from({ length: pens }, (): ToldPen => {
     const own = pick(['light', 'red exotic', 'dense'])
     const traits = {
       'class': own, 'method': uniform() < 0.6 ? (own === 'light' ? 'oil' : 'thin first') : pick(['oil', 'thin first', 'lacquer']),
       'fitting': pick(['click', 'twist']), 'last grit': pick(['P600', 'P2000']), 'applicator': pick(['foam', 'towel']),
       'tool': pick(['skew', 'gouge']),
     }
-    return {
-      id: String(index), traits, defects: KINDS.filter(kind => uniform() < rate(traits, kind)), figures: { sanding: 300 + 60 * normal() },
-    }
+    return { ...PLAIN, traits, defects: KINDS.filter(kind => uniform() < rate(traits, kind)), figures: { minutes: 300 + 60 * normal() } }
   })
 }
+const often = (pens: readonly ToldPen[], asked: Asked, by: Trait) => howOften(cellsOf(pens, asked, by), by)
 const bleeds = (pen: ToldPen) => pen.defects.includes('bleed')
 
 describe('how often', () => {
   it('of a log without an effect it cannot be told, and says how many pens would be needed', () => {
-    const { differences } = howOften(logOf({ pens: 24, rate: () => 0.2, seed: 4 }), bleeds, 'applicator')
+    const { differences } = often(logOf({ pens: 24, rate: () => 0.2, seed: 4 }), bleeds, 'applicator')
     expect(differences).toHaveLength(2)
     expect(differences[0]!.sureness).toBe('not yet')
     expect(differences[0]!.more === undefined || differences[0]!.more > 3).toBe(true)
@@ -36,7 +42,7 @@ describe('how often', () => {
     let found = 0
     for (let seed = 1; seed <= 100; seed++) {
       const pens = logOf({ pens: 80, seed, rate: ({ applicator }) => (applicator === 'foam' ? 0.6 : 0.3) })
-      const told = surest(howOften(pens, bleeds, 'applicator'))!
+      const told = surest(often(pens, bleeds, 'applicator'))!
       if (told.sureness !== 'not yet' && (told.value === 'foam') === (told.by.value > 0)) found++
     }
     expect(found).toBeGreaterThan(80)
@@ -45,7 +51,7 @@ describe('how often', () => {
     const pens: ToldPen[] = []
     const add = (count: number, hits: number, method: string, own: string) => {
       for (let at = 0; at < count; at++) {
-        pens.push({ id: `${pens.length}`, traits: { method: method, class: own }, defects: at < hits ? ['bleed'] : [], figures: {} })
+        pens.push({ ...PLAIN, traits: { method, class: own }, defects: at < hits ? ['bleed'] : [] })
       }
     }
     // In either class thin first bleeds less; all together more, since red woods have it.
@@ -53,7 +59,7 @@ describe('how often', () => {
     add(10, 6, 'medium first', 'red')
     add(10, 0, 'thin first', 'light')
     add(40, 4, 'medium first', 'light')
-    const thin = howOften(pens, bleeds, 'method').differences.find(one => one.value === 'thin first')!
+    const thin = often(pens, bleeds, 'method').differences.find(one => one.value === 'thin first')!
     expect(thin.plain.value).toBeGreaterThan(0.15)
     expect(thin.plain.low).toBeGreaterThan(0)
     expect(thin.mixedWith).toEqual(['class'])
@@ -64,9 +70,10 @@ describe('how often', () => {
     const trait = fc.constantFrom<Trait>('method', 'class', 'last grit', 'coats')
     fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 60 }), trait, (seed, count, by) => {
       const pens = logOf({ pens: count, seed, rate: () => 0.3 })
-      const [told, turned] = [howOften(pens, bleeds, by), howOften(pens, pen => !bleeds(pen), by)]
+      const [told, turned] = [often(pens, bleeds, by), often(pens, pen => !bleeds(pen), by)]
       const known = pens.filter(pen => pen.traits[by] !== undefined)
-      expect(told.groups.flatMap(one => one.pens).sort()).toEqual(known.map(pen => pen.id).sort())
+      expect(told.groups.reduce((sum, one) => sum + one.counted.of, 0)).toBe(known.length)
+      expect(told.all).toEqual({ hits: known.filter(bleeds).length, of: known.length })
       for (const { value, counted, rate } of told.groups) {
         const own = known.filter(pen => pen.traits[by] === value)
         expect(counted).toEqual({ hits: own.filter(bleeds).length, of: own.length })
@@ -81,24 +88,29 @@ describe('how often', () => {
   })
   it('pens that tell nothing are left out', () => {
     const pens = logOf({ pens: 20, rate: () => 0.5, seed: 2 })
-    const { groups } = howOften(pens, pen => (pen.traits.tool === 'skew' ? bleeds(pen) : undefined), 'fitting')
-    expect(groups.flatMap(one => one.pens)).toHaveLength(pens.filter(pen => pen.traits.tool === 'skew').length)
+    const { groups } = often(pens, pen => (pen.traits.tool === 'skew' ? bleeds(pen) : undefined), 'fitting')
+    expect(groups.reduce((sum, one) => sum + one.counted.of, 0)).toBe(pens.filter(pen => pen.traits.tool === 'skew').length)
   })
 })
 
 describe('how much', () => {
   it('is the figure in the middle of each group, and by how much it is over that of the others', () => {
     const pens = logOf({ pens: 80, rate: () => 0, seed: 5 }).map((pen): ToldPen =>
-      (pen.traits.tool === 'gouge' ? { ...pen, figures: { sanding: pen.figures.sanding! + 120 } } : pen))
-    const told = howMuch(pens, 'sanding', 'tool')
+      (pen.traits.tool === 'gouge' ? { ...pen, figures: { minutes: pen.figures.minutes! + 120 } } : pen))
+    const measured = (of: readonly ToldPen[], name: FigureName) =>
+      of.map(one => ({ value: one.traits.tool!, figure: one.figures[name] ?? NaN }))
+    const told = howMuch(measured(pens, 'minutes'))
     const gouge = told.find(one => one.value === 'gouge')!
     expect(gouge.over!.low).toBeGreaterThan(60)
     expect(gouge.over!.high).toBeLessThan(180)
     expect(gouge.median!.low <= gouge.middle && gouge.middle <= gouge.median!.high).toBe(true)
-    expect(howMuch(pens, 'film', 'tool')).toEqual([])
-    expect(howMuch(pens.slice(0, 3), 'sanding', 'tool').every(one => one.median === undefined)).toBe(true)
+    expect(howMuch(measured(pens, 'film of a coat'))).toEqual([])
+    expect(howMuch(measured(pens.slice(0, 3), 'minutes')).every(one => one.median === undefined)).toBe(true)
   })
 })
+
+const looksAt = (pens: readonly ToldPen[]) =>
+  KINDS.flatMap(of => traits.map(trait => ({ of, trait, cells: cellsOf(pens, pen => pen.defects.includes(of), trait) })))
 
 describe('what stands out', () => {
   it('of 200 logs with no effect at all at most one in ten announces anything', () => {
@@ -106,18 +118,18 @@ describe('what stands out', () => {
     for (let seed = 1; seed <= 200; seed++) {
       const { uniform } = chance(seed)
       const rates = new Map(KINDS.map(kind => [kind, 0.05 + 0.35 * uniform()]))
-      if (noticed(logOf({ pens: 80, seed: seed * 31, rate: (_, kind) => rates.get(kind)! })).length) announces++
+      if (noticed(looksAt(logOf({ pens: 80, seed: seed * 31, rate: (_, kind) => rates.get(kind)! }))).length) announces++
     }
     expect(announces).toBeLessThanOrEqual(20)
   })
   it('names what is there, and of what: foam that makes white spots three times as often', () => {
     let named = 0
     for (let seed = 1; seed <= 20; seed++) {
-      const rate = ({ applicator }: ToldPen['traits'], kind: string) => (kind === 'white spot' && applicator === 'foam' ? 0.6 : 0.2)
-      const [first] = noticed(logOf({ pens: 120, seed, rate }))
-      if (first?.of === 'white spot' && first.trait === 'applicator') named++
+      const rate = ({ applicator }: ToldPen['traits'], kind: DefectKind) => (kind === 'white dots' && applicator === 'foam' ? 0.6 : 0.2)
+      const [first] = noticed(looksAt(logOf({ pens: 120, seed, rate })))
+      if (first?.of === 'white dots' && first.trait === 'applicator') named++
     }
     expect(named).toBeGreaterThanOrEqual(16)
   })
-  it('few pens tell nothing', () => expect(noticed(logOf({ pens: 6, seed: 1, rate: () => 0.5 }))).toEqual([]))
+  it('few pens tell nothing', () => expect(noticed(looksAt(logOf({ pens: 6, seed: 1, rate: () => 0.5 })))).toEqual([]))
 })

@@ -1,15 +1,27 @@
-import { traits, type ToldPen, type Trait } from './pens'
-import { howOften, type Difference } from './question'
+import type { DefectKind } from '../defects'
+import type { Cell } from './cells'
+import { howOften, type Difference } from './how-often'
+import type { Trait } from './pens'
 import { amongMany } from './statistics/many'
 
 /** A difference that stands though many were looked at. */
 export interface Noticed extends Difference {
   /** Of what: a kind of defect. */
-  of: string
+  of: DefectKind
   /** By what pens were told apart. */
   trait: Trait
   /** Of all that is announced at this one’s likelihood no more than this part is false. */
   falsely: number
+}
+
+/** One look at a log: of one kind of defect, by one trait. */
+export interface Look {
+  /** Of what: a kind of defect. */
+  of: DefectKind
+  /** By what. */
+  trait: Trait
+  /** The pens, counted. */
+  cells: readonly Cell[]
 }
 
 /** Of all that is announced no more than this part may be chance [model]. */
@@ -18,22 +30,19 @@ const FALSE = 0.1
 const LEAST = { pens: 5, hits: 4 }
 
 /**
- * What stands out in a log: for every kind of defect and every trait each group against the others, all of them weighed together, so that
- * of many looks few are false. Of two traits that tell the same, both may be named. The surest first.
+ * What stands out in a log: in every look each group against the others, all of them weighed together, so that of many looks few are
+ * false. Of two traits that tell the same, both may be named. The surest first.
  */
-export function noticed(pens: readonly ToldPen[]): Noticed[] {
-  const isOften = (kind: string) => pens.filter(pen => pen.defects.includes(kind)).length >= LEAST.hits
-  const kinds = [...new Set(pens.flatMap(pen => pen.defects))].filter(isOften)
-  const looks = kinds.flatMap(of => traits.flatMap((trait) => {
-    const { groups, differences } = howOften(pens, pen => pen.defects.includes(of), trait)
-    const all = groups.reduce((sum, one) => sum + one.counted.of, 0)
-    const large = new Set(groups.filter(({ counted }) => Math.min(counted.of, all - counted.of) >= LEAST.pens).map(one => one.value))
+export function noticed(looks: readonly Look[]): Noticed[] {
+  const all = looks.flatMap(({ of, trait, cells }) => {
+    const told = howOften(cells, trait)
+    if (told.all.hits < LEAST.hits) return []
+    const own = told.differences.filter(({ sides }) => Math.min(sides.one.of, sides.other.of) >= LEAST.pens)
     // Of two groups each differs from the other by the same: that is one look.
-    const own = differences.filter(one => large.has(one.value))
-    return (groups.length === 2 ? own.slice(0, 1) : own).map(one => ({ ...one, of, trait }))
-  }))
-  const falsely = amongMany(looks.map(one => one.likelihood))
-  return looks
+    return (told.groups.length === 2 ? own.slice(0, 1) : own).map(one => ({ ...one, of, trait }))
+  })
+  const falsely = amongMany(all.map(one => one.likelihood))
+  return all
     .flatMap((one, index): Noticed[] => {
       const share = falsely[index] ?? 1
       return share < FALSE ? [{ ...one, falsely: share }] : []

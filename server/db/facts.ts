@@ -42,8 +42,19 @@ function placed(pen: string, facts: readonly Fact[]): Placed[] {
 /** So many rows go into one statement: it takes 65,535 values at most. */
 const AT_ONCE = 5000
 
-/** Keeps the facts of some pens: only what is another than before is written, and what was learnt from such is told to be old. */
-export async function writeFacts(trx: Knex, ofPens: ReadonlyMap<string, readonly Fact[]>): Promise<void> {
+/** What lessons are about. */
+export interface About {
+  /** The kind of its facts. */
+  kind: string
+  /** What they are about. */
+  about: string
+}
+
+/**
+ * Keeps the facts of some pens: only what is another than before is written, and what was learnt from such is told to be old, and so is
+ * what else was touched.
+ */
+export async function writeFacts(trx: Knex, ofPens: ReadonlyMap<string, readonly Fact[]>, also: readonly About[]): Promise<void> {
   const rows: Row[] = await trx('facts').whereIn('pen_id', [...ofPens.keys()]).select('pen_id', 'kind', 'place', 'about', 'at', 'body')
   const before = new Map(rows.map(row => [keyOf(row), { ...row, at: row.at.toISOString(), body: canonical(row.body) }]))
   const now = [...ofPens].flatMap(([pen, facts]) => placed(pen, facts))
@@ -64,12 +75,12 @@ export async function writeFacts(trx: Knex, ofPens: ReadonlyMap<string, readonly
       .onConflict(['workshop_id', 'pen_id', 'kind', 'place'])
       .merge()
   }
-  const touched = [...gone, ...other, ...other.flatMap(fact => before.get(keyOf(fact)) ?? [])]
+  const touched = [...gone, ...other, ...other.flatMap(fact => before.get(keyOf(fact)) ?? []), ...also]
   await outdate(trx, touched)
 }
 
 /** Counts up what these facts are about, so that what was learnt of it is worked out anew when it is next asked for. */
-async function outdate(trx: Knex, touched: readonly Pick<Placed, 'kind' | 'about'>[]): Promise<void> {
+async function outdate(trx: Knex, touched: readonly About[]): Promise<void> {
   const lessons = [...new Map(touched.map(({ kind, about }) => [`${kind} ${about}`, { kind, about }])).values()]
   if (!lessons.length) return
   // In one order, so that two who count up the same wait for one another and never in a circle.

@@ -8,6 +8,7 @@ import { fittings, materials, materialWith } from '../../reference'
 import { airSince } from './air-log'
 import { readFitting } from './fittings'
 import { writeFacts } from './facts'
+import { writeTold } from './told'
 import { logsOf } from './log'
 import { plansAtHand } from './plan-cache'
 import { withinWorkshop, type Within } from './within'
@@ -50,7 +51,8 @@ export async function projectPens(trx: Knex, ids: readonly string[]): Promise<vo
     all.push({ pen, found: workedOut(pen.id, plans.get(pen.id), log, air) ?? (await broken(trx, pen, plans.has(pen.id), log)) })
   }
   await writeRows(trx, all)
-  await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found.facts])))
+  const told = await writeTold(trx, all.map(({ pen, found }) => ({ pen, told: found.told })))
+  await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found.facts])), told)
 }
 
 /** The row of a pen that cannot be worked out, from what its own row says it is made of. */

@@ -28,6 +28,17 @@ export async function copyPens(knex: Knex, owner: Knex, from: string, count: num
       select copied.id, projection, 'finished', recent - place * interval '1 hour', 'P', place % 900, date '2030-01-01' + place::int,
         fitting, 'pear', method, method_version, 0, body
       from pen_rows, copied where pen_id = ?`, [from])
+    // What one that is over tells, of mixed ways of working; every fifth bled.
+    await trx.raw(`
+      insert into pen_told
+        (pen_id, ended, coated, due, method, wood, class, fitting, first_grit, last_grit, applicator, first_coat, product, coats, air, warmth,
+        tool, shape, defects, mends, failed, scrapped, finished, figures)
+      select copied.id, ended - place * interval '1 hour', coated - place * interval '1 hour', due, method || ' ' || place % 7,
+        wood || ' ' || place % 23, class || ' ' || place % 5, fitting, first_grit, case place % 2 when 0 then last_grit else 'P2000' end,
+        case place % 3 when 0 then 'towel' else 'foam' end, first_coat, product, (place % 11)::text, air, warmth, tool, shape,
+        case place % 5 when 0 then array['bleed'] else '{}' end, mends, failed, scrapped, finished,
+        jsonb_build_object('minutes', 60 + place % 40)
+      from pen_told, copied where pen_id = ?`, [from])
     await trx.raw(`
       insert into pen_search (pen_id, search, words)
       select id, 'p' || (place % 900) || ' pear ' || place, to_tsvector('simple', 'p' || (place % 900)) from copied`)

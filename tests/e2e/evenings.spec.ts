@@ -223,7 +223,7 @@ test('a page that is opened anew goes on with the order that was shown last, on 
     await request.put('/api/evenings/hours', { data: { who: 'turner', day: dayAt(day), spans: [{ from: '00:00', to: '24:00' }] } })
   }
   // Three pens that are alike in everything: any order of them is as good.
-  const alike = []
+  const alike: Pen[] = []
   for (const mark of ['M1', 'M2', 'M3']) alike.push(await pen({ mark, name: `Apple ${mark}` }))
   for (const one of alike) await workTo(request, one, step => step.id === 'turn')
   const shown = async () => ((await (await request.get('/api/evenings')).json()) as EveningsKept).shown

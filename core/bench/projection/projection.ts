@@ -6,10 +6,12 @@ import type { BenchEvent } from '../event'
 import { record, type PenRecord } from '../record'
 import type { RunningWait } from '../replay'
 import { brokenSummary, summarise, type PenSummary, type Unworked } from '../summary'
+import type { ToldPen } from '../../findings'
 import { factsOf, lessonsOf, type Fact } from './facts'
+import { toldOf } from './told'
 
 /** Counts up when what is kept of a pen is worked out otherwise: rows of an earlier one are then made again. */
-export const PROJECTION = 6
+export const PROJECTION = 7
 
 /** What is to be done next, in each system of units. */
 type NextInUnits = Record<UnitSystem, PenSummary['next']>
@@ -34,6 +36,8 @@ export interface Projection {
   summary: ProjectedSummary
   /** For what is asked of all pens. */
   facts: readonly Fact[]
+  /** For questions about how pens turn out; absent until it is over. */
+  told?: ToldPen
 }
 
 /**
@@ -42,8 +46,9 @@ export interface Projection {
  */
 export function project(planned: Plan, events: readonly BenchEvent[], air: readonly AirReading[] = []): Projection {
   const board = boardOf(planned, events, air)
-  const told = record(board.state, board.traced, air)
-  return { summary: summaryOf(board, told), facts: [...factsOf(board, told), ...lessonsOf(board, air)] }
+  const made = record(board.state, board.traced, air)
+  const told = toldOf(board, made, air)
+  return { summary: summaryOf(board, made), facts: [...factsOf(board, made), ...lessonsOf(board, air)], ...(told ? { told } : {}) }
 }
 
 function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {

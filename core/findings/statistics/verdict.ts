@@ -4,8 +4,9 @@ import { differenceOf, type Counted } from './rate'
 export type Sureness = 'sure' | 'likely' | 'not yet'
 
 /** By chance alone no more than so many in 100 are called so. */
-const SURE = 0.01
-const LIKELY = 0.1
+export const SURE = 0.01
+/** The same for what is called likely. */
+export const LIKELY = 0.1
 
 /** In which word a likelihood of mere chance is told. */
 export const surenessOf = (likelihood: number): Sureness =>

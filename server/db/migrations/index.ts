@@ -13,6 +13,7 @@ import * as learntAnew from './0011-learnt-anew'
 import * as countedOff from './0012-counted-off'
 import * as boards from './0013-boards'
 import * as evenings from './0014-evenings'
+import * as told from './0015-told'
 
 interface Migration {
   name: string
@@ -35,6 +36,7 @@ const migrations: Migration[] = [
   { name: '0012-counted-off', ...countedOff },
   { name: '0013-boards', ...boards },
   { name: '0014-evenings', ...evenings },
+  { name: '0015-told', ...told },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

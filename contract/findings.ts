@@ -1,0 +1,55 @@
+import type { FigureGroup, Noticed, Question, RateAnswer, Sureness, Trait } from '../core/findings'
+
+/** What the pens that are over answer to a question: how often something is so, or how much something comes to. */
+export type FindingAnswer
+  = | ({ kind: 'rate' } & RateAnswer)
+    | {
+      kind: 'figure'
+      /** By their value of the trait. */
+      groups: FigureGroup[]
+      /** How many pens tell it. */
+      pens: number
+      /** Only so many, the latest, were asked; null where all were. */
+      latest: number | null
+    }
+
+/** Pens behind a number, the latest first. */
+export interface FindingPens {
+  /** How many there are. */
+  all: number
+  /** The first of them. */
+  pens: {
+    /** The pen’s id. */
+    id: string
+    /** Its mark. */
+    mark: string
+    /** Its name. */
+    name: string
+    /** When it was over, ISO 8601. */
+    ended: string
+    /** Whether it was so. */
+    isSo: boolean
+    /** The figure; null where how often is asked. */
+    figure: number | null
+  }[]
+}
+
+/** A question put ready, and how far the log can answer it. */
+export interface ReadyQuestion extends Question {
+  /** The surest difference; null where there is nothing to compare. */
+  sureness: Sureness | null
+  /** So many pens more of each would tell the least of it; null where it is told, or where even very many would not. */
+  more: number | null
+}
+
+/** What the place begins with. */
+export interface FindingsPlace {
+  /** How many pens are over and tell something. */
+  pens: number
+  /** What stands out. */
+  noticed: Noticed[]
+  /** Questions put ready, those that can be answered first. */
+  ready: ReadyQuestion[]
+  /** What pens have of each trait, what most have first. */
+  values: Partial<Record<Trait, string[]>>
+}

@@ -1,0 +1,7 @@
+export { cellsOf, LIKE, type Asked, type Cell } from './cells'
+export { howMuch, type FigureGroup, type Measured } from './how-much'
+export { howOften, surest, type Difference, type RateAnswer } from './how-often'
+export { noticed, type Look, type Noticed } from './noticed'
+export { figures, traits, type FigureName, type ToldPen, type Trait, type Traits } from './pens'
+export { isFigure, outcomes, readyQuestions, type AskedOf, type Question } from './questions'
+export type { Sureness } from './statistics/verdict'

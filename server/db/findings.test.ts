@@ -1,0 +1,150 @@
+import fc from 'fast-check'
+import type { Knex } from 'knex'
+import { defectKinds } from '../../core/defects'
+import { cellsOf, figures, howOften, traits, type Asked, type Cell, type ToldPen, type Trait } from '../../core/findings'
+import { copyPens } from '../../tests/database/many'
+import { onDatabase } from '../../tests/database/suite'
+import { appendEvents } from './append'
+import { answerFinding, findingsPlace, pensOfFinding } from './findings'
+import { allLooks } from './looks'
+import { changePen, createPen, readPen } from './pens'
+import { readPlan } from './plans'
+import { writeTold } from './told'
+
+const database = onDatabase()
+let knex: Knex
+beforeEach(() => {
+  knex = database()
+})
+const wanted = {
+  mark: 'A1', name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew',
+  film: 'gloss',
+} as const
+const made = async (change: object = {}) => (await createPen(knex, { ...wanted, ...change })).id
+/** A moment so many minutes after an evening began. */
+const at = (minute: number) => new Date(Date.parse('2019-11-30T18:00:00.000Z') + minute * 60_000).toISOString()
+const entry = (pen: string, minute: number, kind: string, payload: object) =>
+  ({ id: crypto.randomUUID(), pen, kind, payload, barrels: ['only'], device: 'bench', at: at(minute) }) as never
+/** Works a pen to its end, at an uneven pace, so that times are measured. */
+async function finish(pen: string, ...besides: object[]) {
+  const { steps } = await readPlan(knex, (await readPen(knex, pen))!)
+  const done = steps.map(({ id }, index) => entry(pen, index + (index % 3) / 5, 'done', { step: id }))
+  await appendEvents(knex, [...besides as never[], ...done])
+}
+
+describe('a pen that is over tells how it was made and how it turned out', () => {
+  const told = async (pen: string) => knex('pen_told').where({ pen_id: pen }).first()
+  it('nothing before it is finished; then its traits, its defects and its minutes', async () => {
+    const pen = await made({ due: '2019-12-01' })
+    await appendEvents(knex, [entry(pen, 0, 'done', { step: 'parts' })])
+    expect(await told(pen)).toBeUndefined()
+    const bleed = entry(pen, 20, 'defect', { kind: 'bleed', barrel: 'only', fromTip: 10, size: 2, step: null })
+    await finish(pen, bleed)
+    expect(await told(pen)).toMatchObject({
+      wood: 'Apple', class: 'close-grained', tool: 'skew', shape: 'slight belly', defects: ['bleed'], scrapped: false, finished: true,
+      first_coat: 'Thin CA', last_grit: expect.stringMatching(/^P\d+$/), coats: expect.stringMatching(/^\d+$/),
+      figures: { minutes: expect.any(Number) },
+    })
+    // Taken back, it is open again and tells nothing.
+    const [last] = await knex('events').where({ pen_id: pen }).orderBy('seq', 'desc').limit(1)
+    await appendEvents(knex, [entry(pen, 200, 'undo', { entries: [last.id] })])
+    expect(await told(pen)).toBeUndefined()
+  })
+  it('one that was given up tells so; one that was a mistake tells nothing', async () => {
+    const [up, never] = [await made(), await made({ mark: 'A2' })]
+    for (const [pen, how] of [[up, 'given up'], [never, 'mistake']] as const)
+      await appendEvents(knex, [entry(pen, 0, 'done', { step: 'parts' }), entry(pen, 9, 'away', { how, why: 'cracked' })])
+    expect(await told(up)).toMatchObject({ scrapped: true, finished: false, ended: new Date(at(9)) })
+    expect(await told(never)).toBeUndefined()
+  })
+  it('when it was promised for is told anew with the promise', async () => {
+    const pen = await made({ due: '2019-11-01' })
+    await finish(pen)
+    const kept = async () => answerFinding(knex, { of: 'in time', by: 'wood' })
+    expect(await kept()).toMatchObject({ all: { hits: 0, of: 1 } })
+    const { version } = (await readPen(knex, pen))!
+    await changePen(knex, pen, { version, due: '2019-12-24' } as never)
+    expect(await kept()).toMatchObject({ all: { hits: 1, of: 1 } })
+  })
+})
+
+describe('counted by the database', () => {
+  const words = fc.constantFrom('foam', 'towel', 'spray')
+  const anyTold: fc.Arbitrary<ToldPen> = fc.record({
+    ended: fc.integer({ min: 0, max: 1e5 }).map(at), coated: fc.integer({ min: 0, max: 1e5 }).map(at),
+    traits: fc.record(Object.fromEntries(traits.filter(one => one !== 'hour').map(one => [one, words])), { requiredKeys: ['method'] }),
+    defects: fc.uniqueArray(fc.constantFrom(...defectKinds.slice(0, 4))), mends: fc.integer({ min: 0, max: 3 }),
+    failed: fc.integer({ min: 0, max: 1 }), scrapped: fc.boolean(), finished: fc.boolean(),
+    figures: fc.record({ minutes: fc.integer({ min: 1, max: 200 }) }, { requiredKeys: [] }),
+  })
+  const asks: Record<string, Asked> = {
+    'any defect': pen => pen.defects.length > 0,
+    'chip': pen => pen.defects.includes('chip'),
+    'failed mend': pen => (pen.mends ? pen.failed > 0 : undefined),
+    'scrapped': pen => pen.scrapped,
+  }
+  const sorted = <T>(all: readonly T[]) => [...all].map(one => JSON.stringify(one)).sort()
+
+  it('it is what the core counts, pen by pen: any question, among any, and all looks at once (property)', async () => {
+    await copyPens(knex, database.owner(), await made(), 12)
+    const ids: string[] = await knex('pens').orderBy('id').limit(12).pluck('id')
+    const byTrait = fc.constantFrom<Trait>('method', 'class', 'last grit', 'first coat', 'hour')
+    await fc.assert(fc.asyncProperty(
+      fc.array(anyTold, { minLength: 1, maxLength: 12 }), fc.constantFrom(...Object.keys(asks)), byTrait, byTrait,
+      async (pens, of, by, among) => {
+        await writeTold(knex, ids.map((id, index) => ({ pen: { id, due: null }, told: pens[index] })))
+        const full = pens.map(pen => ({ ...pen, traits: { ...pen.traits, hour: pen.coated!.slice(11, 13) } }))
+        const value = full[0]!.traits[among]
+        const which = value === undefined ? full : full.filter(pen => pen.traits[among] === value)
+        const told = await answerFinding(knex, { of: of as never, by, zone: 'UTC', ...(value === undefined ? {} : { among, value }) })
+        const expected = howOften(cellsOf(which, asks[of]!, by), by)
+        if (told.kind !== 'rate') throw new Error('It was asked how often.')
+        expect(told.all).toEqual(expected.all)
+        expect(sorted(told.groups)).toEqual(sorted(expected.groups))
+        expect(told.differences.map(one => one.likelihood.toFixed(9))).toEqual(expected.differences.map(one => one.likelihood.toFixed(9)))
+        const { looks, pens: all } = await allLooks(knex)
+        expect(all).toBe(pens.length)
+        for (const look of looks) {
+          const counts = (cells: readonly Cell[]) => sorted(cells.map(({ value, hits, of }) => [value, hits, of]))
+          expect(counts(look.cells)).toEqual(counts(cellsOf(pens, pen => pen.defects.includes(look.of), look.trait)))
+        }
+        // Every number opens to its pens.
+        for (const { value: is, counted } of told.groups) {
+          const asked = { of: of as never, by, zone: 'UTC', is, ...(value === undefined ? {} : { among, value }) }
+          expect((await pensOfFinding(knex, asked)).all).toBe(counted.of)
+          expect((await pensOfFinding(knex, { ...asked, so: 'yes' })).all).toBe(counted.hits)
+        }
+      }), { numRuns: 40 })
+  }, 120_000)
+
+  it('how much is told from those that have it, and opens to their figures', async () => {
+    await copyPens(knex, database.owner(), await made(), 12)
+    const ids: string[] = await knex('pens').orderBy('id').limit(12).pluck('id')
+    const plain = { ended: at(1), defects: [], mends: 0, failed: 0, scrapped: false, finished: true }
+    await writeTold(knex, ids.map((id, index) => ({
+      pen: { id, due: null },
+      told: { ...plain, traits: { tool: index % 2 ? 'skew' : 'gouge' }, figures: index < 10 ? { minutes: 100 + 10 * index } : {} },
+    })))
+    const told = await answerFinding(knex, { of: 'minutes', by: 'tool' })
+    const groups = [{ of: 5, value: 'gouge', middle: 140 }, { of: 5, value: 'skew', middle: 150 }]
+    expect(told).toMatchObject({ kind: 'figure', pens: 10, latest: null, groups })
+    const { all, pens } = await pensOfFinding(knex, { of: 'minutes', by: 'tool', is: 'skew' })
+    expect([all, pens.map(one => one.figure).sort()]).toEqual([5, [110, 130, 150, 170, 190]])
+    expect(figures).toContain('minutes')
+  })
+})
+
+describe('the place', () => {
+  it('is worked out once and kept until a pen more is over', async () => {
+    expect(await findingsPlace(knex)).toMatchObject({ pens: 0, noticed: [] })
+    const pen = await made()
+    await finish(pen)
+    expect((await findingsPlace(knex)).pens).toBe(1)
+    const asked: string[] = []
+    const hear = ({ sql }: { sql: string }) => asked.push(sql)
+    knex.on('query', hear)
+    expect((await findingsPlace(knex)).pens).toBe(1)
+    knex.removeListener('query', hear)
+    expect(asked).toHaveLength(1)
+  })
+})

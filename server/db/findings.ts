@@ -1,0 +1,130 @@
+import type { Knex } from 'knex'
+import type { FindingAnswer, FindingPens, FindingsPlace, ReadyQuestion } from '../../contract'
+import {
+  howMuch, howOften, isFigure, noticed, readyQuestions, surest, type Cell, type Measured, type Question, type Trait,
+} from '../../core/findings'
+import type { FindingPensQuery, FindingQuery } from '../../schemas'
+import { isFresh, keepLesson, type Lesson } from './lessons'
+import { allLooks } from './looks'
+import { columnOf, TOLD } from './told'
+
+/** Figures are asked of so many pens, the latest. */
+const LATEST = 20_000
+/** So many pens are opened at once. */
+const OPENED = 50
+
+/** A part of a statement with what goes into it. */
+interface Part {
+  sql: string
+  with: readonly Knex.RawBinding[]
+}
+const part = (sql: string, ...bindings: readonly Knex.RawBinding[]): Part => ({ sql, with: bindings })
+
+/** A trait of a pen; hours by the clock of whoever asks. */
+const traitSql = (trait: Trait, zone = 'UTC'): Part =>
+  trait === 'hour' ? part('to_char(coated at time zone ?, \'HH24\')', zone) : part(columnOf(trait))
+
+/** On which pens it was so, and which tell it at all. */
+function askedSql(of: string, zone = 'UTC'): { hit: Part, tells: Part } {
+  switch (of) {
+    case 'any defect': return { hit: part('cardinality(defects) > 0'), tells: part('true') }
+    case 'failed mend': return { hit: part('failed > 0'), tells: part('mends > 0') }
+    case 'scrapped': return { hit: part('scrapped'), tells: part('true') }
+    case 'in time': return { hit: part('finished and (ended at time zone ?)::date <= due', zone), tells: part('due is not null') }
+    default: return { hit: part('? = any (defects)', of), tells: part('true') }
+  }
+}
+
+/** The pens that are asked. */
+const amongSql = ({ among, value, zone }: Pick<FindingQuery, 'among' | 'value' | 'zone'>): Part => {
+  if (!among || value === undefined) return part('true')
+  const trait = traitSql(among, zone)
+  return part(`${trait.sql} = ?`, ...trait.with, value)
+}
+
+/** How often, or how much, by what, among which pens. */
+export async function answerFinding(knex: Knex, asked: FindingQuery): Promise<FindingAnswer> {
+  const { of, by } = asked
+  if (isFigure(of)) {
+    const measured = await measuredOf(knex, asked)
+    return { kind: 'figure', groups: howMuch(measured), pens: measured.length, latest: measured.length === LATEST ? LATEST : null }
+  }
+  return { kind: 'rate', ...howOften(await cellsOf(knex, asked), by) }
+}
+
+async function cellsOf(knex: Knex, { of, by, among, value, zone }: FindingQuery): Promise<Cell[]> {
+  const [trait, { hit, tells }, which] = [traitSql(by, zone), askedSql(of, zone), amongSql({ among, value, zone })]
+  const { rows }: { rows: Cell[] } = await knex.raw(
+    `select value, class, method, count(*)::int as of, (count(*) filter (where hit))::int as hits
+     from (select ${trait.sql} as value, class, method, (${hit.sql}) as hit from pen_told where ${tells.sql} and ${which.sql}) as pens
+     where value is not null group by 1, 2, 3`,
+    [...trait.with, ...hit.with, ...tells.with, ...which.with])
+  return rows
+}
+
+async function measuredOf(knex: Knex, { of, by, among, value, zone }: FindingQuery): Promise<Measured[]> {
+  const [trait, which] = [traitSql(by, zone), amongSql({ among, value, zone })]
+  const { rows }: { rows: Measured[] } = await knex.raw(
+    `select value, figure from (
+       select ${trait.sql} as value, (figures->>?)::float8 as figure, ended, pen_id from pen_told where figures \\? ? and ${which.sql}
+     ) as pens where value is not null order by ended desc, pen_id limit ?`,
+    [...trait.with, of, of, ...which.with, LATEST])
+  return rows
+}
+
+/** The pens behind a number: those of a value, on which it was so or not, the latest first. */
+export async function pensOfFinding(knex: Knex, asked: FindingPensQuery): Promise<FindingPens> {
+  const { of, by, is, so, zone } = asked
+  const [trait, which] = [traitSql(by, zone), amongSql(asked)]
+  const figure = isFigure(of)
+  const { hit, tells } = figure ? { hit: part('true'), tells: part('figures \\? ?', of) } : askedSql(of, zone)
+  const told = so === undefined ? part('true') : part(`(${hit.sql}) = ?`, ...hit.with, so === 'yes')
+  const { rows }: { rows: (FindingPens['pens'][number] & { all: number })[] } = await knex.raw(
+    `select id, mark, name, told.* from (
+       select pen_id, ended, (${hit.sql}) as "isSo", ${figure ? '(figures->>?)::float8' : 'null::float8'} as figure,
+         count(*) over ()::int as "all"
+       from pen_told where (${tells.sql}) and ${which.sql} and ${trait.sql} = ? and ${told.sql}
+       order by ended desc, pen_id limit ?
+     ) as told join pens on pens.id = told.pen_id order by ended desc, pen_id`,
+    [...hit.with, ...(figure ? [of] : []), ...tells.with, ...which.with, ...trait.with, is, ...told.with, OPENED])
+  const pens = rows.map(({ id, mark, name, ended, isSo, figure: much }) =>
+    ({ id, mark, name, ended: new Date(ended).toISOString(), isSo, figure: much }))
+  return { all: rows[0]?.all ?? 0, pens }
+}
+
+/** What the place begins with: what stands out, and which of the ready questions the log can answer. */
+export async function findingsPlace(knex: Knex): Promise<FindingsPlace> {
+  const lesson: Lesson = (await knex('lessons').where(TOLD).first()) ?? { ...TOLD, facts: '0', learnt_at: null, body: null }
+  if (isFresh(lesson)) return lesson.body as FindingsPlace
+  const place = await workedOut(knex)
+  await keepLesson(knex, lesson, place)
+  return place
+}
+
+async function workedOut(knex: Knex): Promise<FindingsPlace> {
+  const { pens, looks, values } = await allLooks(knex)
+  const ready: ReadyQuestion[] = []
+  for (const question of readyQuestions) ready.push(await readied(knex, question))
+  return { pens, values, noticed: noticed(looks), ready: ready.sort((a, b) => rank(a) - rank(b)) }
+}
+
+/** Those that the log can answer first, then those that need the fewest pens more, then the rest. */
+const rank = ({ sureness, more }: ReadyQuestion): number =>
+  sureness === 'sure' ? -2 : sureness === 'likely' ? -1 : more ?? Infinity
+
+/** How far a question can be answered; hours by the clock of this machine. */
+async function readied(knex: Knex, question: Question): Promise<ReadyQuestion> {
+  const answer = await answerFinding(knex, { ...question, zone: Intl.DateTimeFormat().resolvedOptions().timeZone })
+  if (answer.kind === 'rate') {
+    const first = surest(answer)
+    return { ...question, sureness: first?.sureness ?? null, more: leastMore(answer.differences) }
+  }
+  const order = ['sure', 'likely', 'not yet'] as const
+  const known = answer.groups.length > 1 ? order.find(one => answer.groups.some(group => group.sureness === one)) : undefined
+  return { ...question, sureness: known ?? null, more: leastMore(answer.groups) }
+}
+
+function leastMore(all: readonly { more: number | undefined }[]): number | null {
+  const known = all.flatMap(one => one.more ?? [])
+  return known.length ? Math.min(...known) : null
+}

@@ -1,0 +1,37 @@
+import type { Knex } from 'knex'
+
+/** Traits of pens, each in a column of its own: questions count by them over all pens there ever were. */
+const TRAITS = [
+  'method', 'wood', 'class', 'fitting', 'first_grit', 'last_grit', 'applicator', 'first_coat', 'product', 'coats', 'air', 'warmth', 'tool',
+  'shape',
+]
+
+/** How pens that are over were made and turned out. */
+export async function up(knex: Knex): Promise<void> {
+  await knex.raw(`
+    create table pen_told (
+      workshop_id uuid not null default current_workshop() references workshops (id),
+      pen_id uuid not null,
+      ended timestamptz not null,
+      coated timestamptz,
+      due date,
+      ${TRAITS.map(column => `${column} text,`).join('\n      ')}
+      defects text[] not null,
+      mends integer not null,
+      failed integer not null,
+      scrapped boolean not null,
+      finished boolean not null,
+      figures jsonb not null,
+      primary key (workshop_id, pen_id),
+      foreign key (workshop_id, pen_id) references pens (workshop_id, id))`)
+  await knex.raw('create index pen_told_latest on pen_told (workshop_id, ended, pen_id)')
+  await knex.raw('grant select, insert, update, delete on pen_told to oxlip_walled')
+  await knex.raw('alter table pen_told enable row level security')
+  await knex.raw(`
+    create policy of_workshop on pen_told using (workshop_id = current_workshop()) with check (workshop_id = current_workshop())`)
+}
+
+export async function down(knex: Knex): Promise<void> {
+  await knex.raw('drop table pen_told')
+  await knex('lessons').where({ kind: 'told' }).delete()
+}
