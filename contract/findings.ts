@@ -1,3 +1,4 @@
+import type { WorkshopLearnt } from './stock'
 import type { FigureGroup, Noticed, Question, RateAnswer, Sureness, Trait } from '../core/findings'
 
 /** What the pens that are over answer to a question: how often something is so, or how much something comes to. */
@@ -40,6 +41,16 @@ export interface ReadyQuestion extends Question {
   sureness: Sureness | null
   /** So many pens more of each would tell the least of it; null where it is told, or where even very many would not. */
   more: number | null
+}
+
+/** What was learnt of a turner, with what is set aside. */
+export interface LearntOf {
+  /** All of it. */
+  learnt: WorkshopLearnt
+  /** What counts for nothing, by its names. */
+  aside: string[]
+  /** What coats build before anything is measured, µm, by product. */
+  builds: Record<string, number>
 }
 
 /** What the place begins with. */

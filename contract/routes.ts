@@ -3,6 +3,7 @@ import type { AirReading, Climate } from '../core/climate'
 import type { Method } from '../core/method'
 import type { Shelf } from '../core/shelf'
 import type {
+  AsideChange,
   BitChange,
   BlankInput,
   BottleChange,
@@ -26,7 +27,7 @@ import type {
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
-import type { FindingAnswer, FindingPens, FindingsPlace } from './findings'
+import type { FindingAnswer, FindingPens, FindingsPlace, LearntOf } from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -72,6 +73,8 @@ export interface Routes {
   'GET /api/findings': { answer: FindingsPlace }
   'GET /api/findings/answer': { query: FindingQuery, answer: FindingAnswer }
   'GET /api/findings/pens': { query: FindingPensQuery, answer: FindingPens }
+  'GET /api/findings/learnt': { answer: LearntOf }
+  'PUT /api/findings/learnt': { body: AsideChange, answer: LearntOf }
   'GET /api/fittings': { answer: ShelfFitting[] }
   'POST /api/fittings': { body: ShelfFittingInput, answer: ShelfFitting }
   'PUT /api/fittings/:id': { body: ShelfFittingInput, answer: ShelfFitting }

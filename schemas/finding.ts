@@ -1,4 +1,4 @@
-import { string, type InferType } from 'yup'
+import { boolean, string, type InferType } from 'yup'
 import { defectKinds } from '../core/defects'
 import { figures, outcomes, traits } from '../core/findings'
 import { exact, line, word } from './common'
@@ -33,3 +33,11 @@ type Asked<T extends { of: unknown, by: unknown }> = Pick<T, 'of' | 'by'> & Part
 export const findingPensQuerySchema = exact({ ...question, is: line(120).required(), so: word('yes', 'no') })
 /** The same as it comes in. */
 export type FindingPensQuery = FindingQuery & Pick<InferType<typeof findingPensQuerySchema>, 'is' | 'so'>
+
+/** Something that was learnt is set aside, or taken in again. */
+export const asideSchema = exact({
+  what: line(120).matches(/^(sanding|builds|waits|presses|paces|changes|even)(:[\w .-]{1,100})?$/, 'Should name something that was learnt.').required(),
+  aside: boolean().required(),
+})
+/** The same as it comes in. */
+export type AsideChange = InferType<typeof asideSchema>

@@ -1,6 +1,8 @@
 export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput, type ReadingInput } from './blank'
 export { errorsOf, fieldErrors, type FieldErrors } from './errors'
-export { findingPensQuerySchema, findingQuerySchema, type FindingPensQuery, type FindingQuery } from './finding'
+export {
+  asideSchema, findingPensQuerySchema, findingQuerySchema, type AsideChange, type FindingPensQuery, type FindingQuery,
+} from './finding'
 export { hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type HoursChange, type KeptPlan, type Pin } from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'
 export { shelfFittingSchema, type ShelfFittingInput } from './fitting'

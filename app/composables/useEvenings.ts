@@ -61,7 +61,8 @@ export const useEvenings = createSharedComposable(() => {
     // Where this page has shown none yet it goes on with what was shown last, so that two devices say the same.
     const shown = (plan.value?.is.blocks ?? store.kept?.shown ?? []).map(({ pen, step }) => ({ pen, step }))
     const enough = stays * 60
-    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, enough, ...(shown.length ? { shown } : {}) }
+    const before = shown.length ? { shown } : {}
+    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, enough, ...before }
     worker.postMessage(message)
   }, { immediate: true })
   /** Says that this screen shows evenings, as long as it stands. */

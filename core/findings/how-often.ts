@@ -62,7 +62,9 @@ export function howOften(cells: readonly Cell[], by: Trait): RateAnswer {
     .map((one): Group => ({ ...one, rate: rateOf(one.counted), pulled: pulledRate(one.counted, whole) }))
     .sort((a, b) => b.counted.of - a.counted.of || (a.value < b.value ? -1 : 1))
   const differences = groups.length < 2 ? [] : groups.map(({ value }) => against(cells, value, by))
-  return { all: sumOf(cells), groups, differences: differences.sort((a, b) => a.likelihood - b.likelihood) }
+  // Of two that are as sure, as both of two groups are, the one comes first where it is more.
+  const isFirst = (a: Difference, b: Difference) => a.likelihood - b.likelihood || b.by.value - a.by.value
+  return { all: sumOf(cells), groups, differences: differences.sort(isFirst) }
 }
 
 function against(cells: readonly Cell[], value: string, by: Trait): Difference {

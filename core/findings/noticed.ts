@@ -38,8 +38,8 @@ export function noticed(looks: readonly Look[]): Noticed[] {
     const told = howOften(cells, trait)
     if (told.all.hits < LEAST.hits) return []
     const own = told.differences.filter(({ sides }) => Math.min(sides.one.of, sides.other.of) >= LEAST.pens)
-    // Of two groups each differs from the other by the same: that is one look.
-    return (told.groups.length === 2 ? own.slice(0, 1) : own).map(one => ({ ...one, of, trait }))
+    // Of two groups each differs from the other by the same: that is one look, told of where it is more.
+    return (told.groups.length === 2 ? own.filter(({ by }) => by.value >= 0).slice(0, 1) : own).map(one => ({ ...one, of, trait }))
   })
   const falsely = amongMany(all.map(one => one.likelihood))
   return all

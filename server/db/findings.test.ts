@@ -5,7 +5,10 @@ import { cellsOf, figures, howOften, traits, type Asked, type Cell, type ToldPen
 import { copyPens } from '../../tests/database/many'
 import { onDatabase } from '../../tests/database/suite'
 import { appendEvents } from './append'
+import { withoutAside } from './aside'
 import { answerFinding, findingsPlace, pensOfFinding } from './findings'
+import { readLearnt } from './learnt'
+import { changeAside, readLearntOf } from './learnt-of'
 import { allLooks } from './looks'
 import { changePen, createPen, readPen } from './pens'
 import { readPlan } from './plans'
@@ -146,5 +149,30 @@ describe('the place', () => {
     expect((await findingsPlace(knex)).pens).toBe(1)
     knex.removeListener('query', hear)
     expect(asked).toHaveLength(1)
+  })
+})
+
+describe('what was learnt', () => {
+  it('and is set aside counts for nothing where plans are made, is still shown, and comes back', async () => {
+    const pen = await made()
+    const { steps } = await readPlan(knex, (await readPen(knex, pen))!)
+    // Twice as long as the plan has it, at an uneven pace.
+    await appendEvents(knex, steps.map(({ id }, index) => entry(pen, 3 * index + (index % 3), 'done', { step: id })))
+    const { learnt } = await readLearntOf(knex)
+    const kind = Object.keys(learnt.hands!.paces)[0]!
+    const told = await changeAside(knex, { what: `paces:${kind}`, aside: true })
+    await changeAside(knex, { what: `paces:${kind}`, aside: true })
+    expect(told.aside).toEqual([`paces:${kind}`])
+    expect(told.learnt.hands!.paces).toHaveProperty(kind)
+    expect((await readLearnt(knex)).hands!.paces).not.toHaveProperty(kind)
+    expect(Object.keys((await readLearnt(knex)).hands!.paces)).toHaveLength(Object.keys(learnt.hands!.paces).length - 1)
+    expect((await changeAside(knex, { what: `paces:${kind}`, aside: false })).aside).toEqual([])
+    expect((await readLearnt(knex)).hands!.paces).toHaveProperty(kind)
+  })
+  it('a build that is set aside is the usual one again, as if nothing was measured', () => {
+    const own = { build: 9, low: 8, high: 10, weight: 0.8, measurements: 4 }
+    const learnt = { sanding: {}, builds: { products: { a: own, b: own }, setAside: [] } }
+    const { products } = withoutAside(learnt, new Set(['builds:a', 'even']), { a: 6, b: 6 }).builds
+    expect(products).toEqual({ a: { build: 6, low: 6, high: 6, weight: 0, measurements: 0 }, b: own })
   })
 })

@@ -8,6 +8,7 @@ import { learnSanding, type Learnt, type SandingObservation } from '../../core/s
 import type { StepKind } from '../../core/plan'
 import type { SandingClass } from '../../core/shelf'
 import { products } from '../../reference'
+import { listAside, withoutAside } from './aside'
 import { isFresh, keepLesson, type Lesson } from './lessons'
 
 /** The latest answers of a class, and growths of coats, that are learnt from: hands, papers and bottles change. */
@@ -16,7 +17,8 @@ const LATEST = 200
 const LATEST_STEPS = 1500
 const DEFECTS_OF_A_PEN = 20
 
-const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
+/** What coats build before anything is measured, µm, by product. */
+export const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
 
 /** Facts of one kind, the latest of them, in the order of time. */
 async function latest<T>(knex: Knex, kind: string, about?: string): Promise<(T & { mark: string })[]> {
@@ -92,8 +94,15 @@ interface Asking {
 /** Facts that something is learnt from. */
 const KINDS = ['sanding', 'growth', 'touch', 'levelled', 'press', 'step']
 
-/** What the log tells: as it was worked out last, and anew where facts of its kind came in since. */
+/** What the log tells and the turner has not set aside: as it was worked out last, and anew where facts of its kind came in since. */
 export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
+  const aside = await listAside(knex)
+  const learnt = await readAllLearnt(knex, asking)
+  return aside.length ? withoutAside(learnt, new Set(aside), DEFAULTS) : learnt
+}
+
+/** The same with what was set aside. */
+export async function readAllLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
   const lessons: Lesson[] = await knex('lessons').whereIn('kind', KINDS).orderBy(['kind', 'about'])
   const waits: Record<string, OwnWait> = {}
   for (const lesson of lessons.filter(one => one.kind === 'touch')) {

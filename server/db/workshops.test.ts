@@ -45,6 +45,7 @@ beforeEach(async () => {
   await theirs('evening_pins').insert({ id: PHOTO, pen_id: (await theirs('pens').first('id'))!.id, body: '{}' })
   await theirs('evening_plans').insert({ day: '2019-11-30', first: '{}', latest: '{}' })
   await theirs('evening_calendars').insert({ secret: 'theirs' })
+  await theirs('learnt_aside').insert({ what: 'even' })
 })
 
 const tables = async (): Promise<string[]> =>

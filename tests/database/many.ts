@@ -31,8 +31,8 @@ export async function copyPens(knex: Knex, owner: Knex, from: string, count: num
     // What one that is over tells, of mixed ways of working; every fifth bled.
     await trx.raw(`
       insert into pen_told
-        (pen_id, ended, coated, due, method, wood, class, fitting, first_grit, last_grit, applicator, first_coat, product, coats, air, warmth,
-        tool, shape, defects, mends, failed, scrapped, finished, figures)
+        (pen_id, ended, coated, due, method, wood, class, fitting, first_grit, last_grit, applicator, first_coat, product, coats, air,
+        warmth, tool, shape, defects, mends, failed, scrapped, finished, figures)
       select copied.id, ended - place * interval '1 hour', coated - place * interval '1 hour', due, method || ' ' || place % 7,
         wood || ' ' || place % 23, class || ' ' || place % 5, fitting, first_grit, case place % 2 when 0 then last_grit else 'P2000' end,
         case place % 3 when 0 then 'towel' else 'foam' end, first_coat, product, (place % 11)::text, air, warmth, tool, shape,

@@ -5,6 +5,7 @@ const places = [
   { to: '/evenings', name: 'Evenings' },
   { to: '/pens', name: 'Pens' },
   { to: '/methods', name: 'Methods' },
+  { to: '/findings', name: 'Findings' },
   { to: '/shelf', name: 'Shelf' },
 ]
 const route = useRoute()
@@ -83,7 +84,8 @@ li i { width: 9px; height: 20px; margin: 0 3px; background: var(--steel); border
   nav ul { justify-content: space-around; }
   li { flex: 1; }
   li a { flex: 1; width: auto; height: 52px; }
-  li a { font-size: 0.95rem; }
+  li a { font-size: 0.8rem; letter-spacing: -0.01em; }
+  li i { width: 5px; margin: 0 1px; }
   li a span { height: 36px; }
   li a svg { inset: 4px 0; height: 44px; }
 }

@@ -3,7 +3,6 @@ import { shapeNames, usualShape } from '../../barrel'
 import { airAt, type AirReading } from '../../climate'
 import type { FigureName, ToldPen, Traits } from '../../findings'
 import { isGrit, type CoatStep, type Step } from '../../plan'
-import { sandingClass } from '../../shelf'
 import { must } from '../../sure'
 import type { Board } from '../board'
 import { buildGrowths } from '../growths'
@@ -51,7 +50,7 @@ function traitsOf(state: BenchState, coats: readonly (SettledStep & { step: Coat
   return present({
     'method': method.name,
     'wood': material.name,
-    'class': sandingClass(material),
+    'class': material.classes.join(', ') || 'of no known kind',
     'fitting': fitting.name,
     'first grit': bare[0] && abrasiveName(bare[0].abrasive),
     'last grit': bare.at(-1) && abrasiveName(must(bare.at(-1), 'there is a last one').abrasive),

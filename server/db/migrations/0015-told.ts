@@ -1,12 +1,14 @@
 import type { Knex } from 'knex'
 
+const TABLES = ['pen_told', 'learnt_aside'] as const
+
 /** Traits of pens, each in a column of its own: questions count by them over all pens there ever were. */
 const TRAITS = [
   'method', 'wood', 'class', 'fitting', 'first_grit', 'last_grit', 'applicator', 'first_coat', 'product', 'coats', 'air', 'warmth', 'tool',
   'shape',
 ]
 
-/** How pens that are over were made and turned out. */
+/** How pens that are over were made and turned out; and what was learnt that the turner has set aside. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
     create table pen_told (
@@ -25,13 +27,21 @@ export async function up(knex: Knex): Promise<void> {
       primary key (workshop_id, pen_id),
       foreign key (workshop_id, pen_id) references pens (workshop_id, id))`)
   await knex.raw('create index pen_told_latest on pen_told (workshop_id, ended, pen_id)')
-  await knex.raw('grant select, insert, update, delete on pen_told to oxlip_walled')
-  await knex.raw('alter table pen_told enable row level security')
   await knex.raw(`
-    create policy of_workshop on pen_told using (workshop_id = current_workshop()) with check (workshop_id = current_workshop())`)
+    create table learnt_aside (
+      workshop_id uuid not null default current_workshop() references workshops (id),
+      what text not null,
+      since timestamptz not null default now(),
+      primary key (workshop_id, what))`)
+  for (const table of TABLES) {
+    await knex.raw(`grant select, insert, update, delete on ${table} to oxlip_walled`)
+    await knex.raw(`alter table ${table} enable row level security`)
+    await knex.raw(`
+      create policy of_workshop on ${table} using (workshop_id = current_workshop()) with check (workshop_id = current_workshop())`)
+  }
 }
 
 export async function down(knex: Knex): Promise<void> {
-  await knex.raw('drop table pen_told')
+  for (const table of TABLES) await knex.raw(`drop table ${table}`)
   await knex('lessons').where({ kind: 'told' }).delete()
 }

@@ -1,0 +1,21 @@
+import { findingQuerySchema, type FindingQuery } from '#schemas'
+
+const FIELDS = ['of', 'by', 'among', 'value'] as const
+type Field = (typeof FIELDS)[number]
+
+/** What is asked of the log, kept in the address: it can be gone back to, marked and sent. What is no question there is passed over. */
+export function useQuestion(usual: () => Pick<FindingQuery, 'of' | 'by'>) {
+  const route = useRoute()
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+  const asked = computed((): FindingQuery => {
+    const said = Object.fromEntries(FIELDS.flatMap((field) => {
+      const value = route.query[field]
+      return typeof value === 'string' && value ? [[field, value]] : []
+    }))
+    const question = { ...usual(), ...said }
+    return { ...(findingQuerySchema.isValidSync(question) ? question : usual()), zone }
+  })
+  const ask = (change: Partial<Record<Field, string | undefined>>) =>
+    navigateTo({ query: { ...Object.fromEntries(FIELDS.map(field => [field, asked.value[field]])), ...change } }, { replace: true })
+  return { asked, ask }
+}

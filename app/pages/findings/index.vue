@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { counted } from '#core/format'
+import { readyQuestions } from '#core/findings'
+import type { FindingAnswer } from '#contract'
+
+useHead({ title: 'Findings · Oxlip' })
+const store = useFindings()
+const { place } = storeToRefs(store)
+const { failed, loaded, again } = useLoad(store.load)
+/** Until something else is asked it is what the log can answer best. */
+const first = computed(() => place.value?.ready[0] ?? readyQuestions[0] ?? { of: 'any defect' as const, by: 'method' as const })
+const { asked, ask } = useQuestion(() => ({ of: first.value.of, by: first.value.by }))
+
+const answer = shallowRef<{ of: typeof asked.value, is: FindingAnswer }>()
+const { failed: unanswered, again: answerAgain } = useInsist(async () => {
+  const question = asked.value
+  const is = await api('GET /api/findings/answer', { query: question })
+  if (question === asked.value) answer.value = { of: question, is }
+})
+watch(() => loaded.value && asked.value, now => now && void answerAgain(), { immediate: true })
+watch(() => place.value?.pens, () => loaded.value && void answerAgain())
+const top = useTemplateRef<HTMLElement>('top')
+async function put(question: { of: string, by: string }) {
+  await ask({ of: question.of, by: question.by, among: undefined, value: undefined })
+  top.value?.scrollIntoView({ block: 'nearest' })
+}
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!place" class="quiet" role="status">Fetching what the log knows ...</p>
+  <div v-else class="findings figures">
+    <header>
+      <h1>Findings</h1>
+      <p class="quiet">from {{ counted(place.pens, 'pen') }} finished or given up</p>
+      <NuxtLink class="key" to="/findings/hands">What Oxlip learnt of you</NuxtLink>
+    </header>
+    <section v-if="!place.pens" class="sheet none" role="status">
+      <p>No pen is over yet. What the log knows comes from pens that are finished, or given up: what is still in work may yet go wrong.</p>
+      <NuxtLink class="key next" to="/">To the bench</NuxtLink>
+    </section>
+    <template v-else>
+      <div ref="top" class="asking">
+        <FindingsAsk :asked="asked" :values="place.values" @ask="ask" />
+        <ShellTrouble v-if="unanswered && !answer" :refused="unanswered" @again="answerAgain" />
+        <FindingsAnswer v-else-if="answer" :asked="answer.of" :answer="answer.is" />
+      </div>
+      <aside>
+        <FindingsNoticed :noticed="place.noticed" @ask="put" />
+        <FindingsReady :ready="place.ready" :asked="asked" @ask="put" />
+      </aside>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.findings { display: grid; grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr); gap: 1.2rem 1.6rem; align-items: start; }
+header { grid-column: 1 / -1; display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.5rem 1.2rem; }
+header .key { margin-left: auto; align-self: center; }
+.none { grid-column: 1 / -1; display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
+.asking, aside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; min-width: 0; }
+@media (max-width: 900px) { .findings { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -1,0 +1,108 @@
+import type { LearntOf } from '#contract'
+import { changesWith } from '#core/bench'
+import { counted, decimal, micrometres } from '#core/format'
+import type { Ranged } from '#core/figures'
+import type { StepKind } from '#core/plan'
+import type { UnitWords } from '#core/units'
+
+/** Something that was learnt of a turner, as it is shown. */
+export interface LearntRow {
+  /** Its name, by which it is set aside. */
+  what: string
+  label: string
+  value: string
+  range: string
+  /** How many of what it was learnt from. */
+  from: string
+  /** What holds where nothing is learnt. */
+  usual: string
+}
+
+/** Rows of one kind. */
+export interface LearntGroup {
+  title: string
+  says: string
+  rows: LearntRow[]
+}
+
+/** Names of what is on the shelf, by their ids. */
+export interface LearntNames {
+  product: (id: string) => string
+  fitting: (id: string) => string
+  units: UnitWords
+}
+
+const STEPS: Partial<Record<StepKind, string>> = {
+  parts: 'Checking the parts', cut: 'Cutting blanks', drill: 'Drilling', tube: 'Gluing tubes', square: 'Squaring the ends',
+  turn: 'Turning', sand: 'Sanding bare wood', clean: 'Cleaning', coat: 'Coats', level: 'Levelling', smooth: 'Smoothing',
+  polish: 'Polishing', ends: 'Ends', assemble: 'Pressing together', check: 'Looking it over', buff: 'Buffing',
+}
+const CHANGED = {
+  'bit': 'Changing the bit', 'bushings': 'Changing bushings', 'glue': 'Getting glue ready', 'paper': 'Changing paper',
+  'bottle': 'Changing bottles', 'set-up': 'Any other change',
+}
+const times = (value: number): string => `× ${decimal(value, 2)}`
+const factor = ({ likely, low, high }: Ranged) => ({ value: times(likely), range: `${decimal(low, 2)} to ${decimal(high, 2)}` })
+
+/** Nine of ten lie within so many standard deviations of the middle. */
+const NINE_IN_TEN = 1.645
+
+/** All that was learnt, in groups; a group of which nothing is known has no rows. */
+export function learntGroups({ learnt, builds }: LearntOf, { product, fitting, units }: LearntNames): LearntGroup[] {
+  const { sanding, waits = {}, presses = {}, hands, even } = learnt
+  return [
+    {
+      title: 'Sanding', says: 'How quickly paper cuts in your hands, and how long a change and a look take.',
+      rows: Object.entries(sanding).map(([name, own]) => ({
+        what: `sanding:${name}`, label: `On ${name}`, ...factor(own.rate), from: counted(own.observations, 'grit'),
+        usual: '× 1',
+      })),
+    },
+    {
+      title: 'Film', says: 'What one coat builds, from diameters before and after.',
+      rows: Object.entries(learnt.builds.products).filter(([, own]) => own.measurements > 0).map(([id, own]) => ({
+        what: `builds:${id}`, label: product(id), value: `${micrometres(own.build)} µm`,
+        range: `${micrometres(own.low)} to ${micrometres(own.high)}`,
+        from: counted(own.measurements, 'measurement'), usual: `${micrometres(builds[id] ?? own.build)} µm`,
+      })),
+    },
+    {
+      title: 'Evenness', says: 'On how far levelling and wood are from the model.',
+      rows: even
+        ? [{
+            what: 'even', label: 'Film that a levelling takes over what it must', ...factor(even.over),
+            from: counted(even.levellings, 'levelling'), usual: '× 1',
+          }]
+        : [],
+    },
+    {
+      title: 'Waits', says: 'How long coats wait in this shop, from what fingers told.',
+      rows: Object.entries(waits).map(([id, own]) => ({
+        what: `waits:${id}`, label: product(id), ...factor(own.factor), from: counted(own.touches, 'touch', 'touches'), usual: '× 1',
+      })),
+    },
+    {
+      title: 'Presses', says: 'How far short of its ring a mechanism was right.',
+      rows: Object.entries(presses).map(([id, own]) => ({
+        what: `presses:${id}`, label: fitting(id), value: units.length(own.mean),
+        range: `${units.length(own.least)} to ${units.length(own.most)}`,
+        from: counted(own.pens, 'pen'), usual: 'as its paper says',
+      })),
+    },
+    {
+      title: 'Pace', says: 'How long your hands take at each kind of step, against what is planned, and how often something is mended.',
+      rows: Object.entries(hands?.paces ?? {}).map(([kind, own]) => ({
+        what: `paces:${kind}`, label: STEPS[kind as StepKind] ?? kind, value: times(own.factor),
+        range: [-NINE_IN_TEN, NINE_IN_TEN].map(one => decimal(own.factor * Math.exp(one * own.spread), 2)).join(' to '),
+        from: `${counted(own.steps, 'step')}, ${decimal(100 * own.mends, 1)} in 100 mended`, usual: '× 1',
+      })),
+    },
+    {
+      title: 'Changes', says: 'What it takes to change from one thing to the next.',
+      rows: Object.entries(hands?.changes ?? {}).map(([thing, own]) => ({
+        what: `changes:${thing}`, label: CHANGED[thing as keyof typeof CHANGED] ?? thing, value: `${Math.round(own.seconds)} s`,
+        range: '', from: counted(own.changes, 'change'), usual: `${changesWith()[thing as keyof typeof CHANGED]} s`,
+      })),
+    },
+  ]
+}
