@@ -1,6 +1,6 @@
 export { dewPoint, equilibriumMoisture, type Climate } from './air'
 export { airFaults, BLOOM_HUMIDITY, BLUSH_HUMIDITY, COLD, DEW_MARGIN, DRY_HUMIDITY, noFinishBears } from './faults'
 export { moistureFrom, type MoistureReading, type MoistureVerdict } from './moisture'
-export { learnWait, type OwnWait, type Touch } from './own-wait'
+export { COATS as HARD_SPREAD, HARD_AT, learnWait, SPREAD as WAIT_SPREAD, type OwnWait, type Touch } from './own-wait'
 export { airAt, waitEnds, type AirReading } from './running'
 export { latestIn, setsBys, waitIn, type SetsBy, type WaitWays } from './wait'

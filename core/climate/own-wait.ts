@@ -19,11 +19,11 @@ export interface OwnWait {
 }
 
 /** How far shops lie from the wait, as a standard deviation of the logarithm [model]: thick coats, old bottles, another maker. */
-const SPREAD = 0.4
+export const SPREAD = 0.4
 /** A coat is hard after this part of its wait, in the middle of all; the wait is long enough for nearly all [model]. */
-const HARD_AT = 0.7
+export const HARD_AT = 0.7
 /** How far coats of one product in one shop differ, and fingers err, as a standard deviation of the logarithm [model]. */
-const COATS = 0.25
+export const COATS = 0.25
 /** So many touches say nothing: a finger on the wrong pen [model]. */
 const STRAY = 0.04
 /** Coats of one evening are alike: each touch counts as so much of one [model]. */

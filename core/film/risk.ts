@@ -15,11 +15,11 @@ export const WOOD_UNEVEN = 10
 /** Sanding on after the shiny spots are gone takes this many times what it must, in the middle of all cases [model]. */
 export const OVER = 1.1
 /** The spread of that, of its logarithm [model]. */
-const OVER_SPREAD = 0.25
+export const OVER_SPREAD = 0.25
 /** A coat is laid thinner along one stretch of the barrel, the same one in every coat: a standard deviation of its mean [model]. */
-const LAID = 0.12
+export const LAID = 0.12
 /** At a sharp end the film lies thinner, and more is taken: the paper leans on it [model]. */
-const ENDS = { film: 0.85, taken: 1.4 }
+export const ENDS = { film: 0.85, taken: 1.4 }
 
 /** The chance, 0 to 1, that a sanding goes through the film. */
 export interface SandThrough {

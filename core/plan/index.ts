@@ -17,7 +17,9 @@ export {
   type Proposal,
   type UnfitStep,
 } from './judge'
-export { barePass, coatAsFilm, evennessOf, layersFor, makePlan, revisePlan, usableBare, withWishes } from './make'
+export {
+  barePass, coatAsFilm, evennessOf, gritRung, layersFor, makePlan, revisePlan, STROKES_SECONDS, usableBare, withWishes,
+} from './make'
 export {
   endOfRepair,
   extraOffers,
@@ -94,6 +96,8 @@ export {
 } from './say'
 export {
   endsOf,
+  firstStage,
+  handsOnTime,
   stations,
   isTouched,
   levellingsOf,

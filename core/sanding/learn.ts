@@ -37,7 +37,7 @@ export interface Learnt {
 }
 
 /** How far turners lie from the default, as standard deviations of the logarithm [model]: this is what few data are shrunk towards. */
-const SPREAD = { rate: 0.75, capacity: 0.25, overhead: 0.7 }
+export const SPREAD = { rate: 0.75, capacity: 0.25, overhead: 0.7 }
 /** The usual change and look, s, of which a turner’s own is so far [model]. */
 const USUAL_OVERHEAD = 25
 /** Marks are judged by eye within 40 % (handbook 4.4): depths are these parts of what was judged, each as likely as the others. */

@@ -22,6 +22,8 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['evenings', '/evenings', '.chart'],
     ['evenings on paper', '/evenings/sheet', '.paper table'],
     ['pens', '/pens', '.rows'],
+    ['findings', '/findings', 'section table'],
+    ['what was learnt', '/findings/hands', 'section'],
     ['new pen', '/pens/new', '.fields'],
     ['shelf', '/shelf', '#ticks'],
     ['glues and finishes', '/shelf/finishes', '.bottles'],

@@ -22,7 +22,7 @@ const isRate = computed(() => props.answer.kind === 'rate')
 
 <template>
   <section class="sheet" aria-labelledby="answer">
-    <h2 id="answer" role="status">{{ capital(answerSays(asked.of, asked.by, answer)) }}</h2>
+    <h2 id="answer"><span role="status">{{ capital(answerSays(asked.of, asked.by, answer)) }}</span></h2>
     <table v-if="rows.length">
       <thead>
         <tr>

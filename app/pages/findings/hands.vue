@@ -40,8 +40,8 @@ async function change(what: string) {
       <p class="quiet"><NuxtLink to="/findings">All findings</NuxtLink></p>
     </header>
     <p>
-      Plans, waits and evenings are worked out with these. What you set aside counts for nothing: the usual figure holds until you take it in
-      again.
+      Plans, waits and evenings are worked out with these. What you set aside counts for nothing: the usual figure holds until you take it
+      in again.
     </p>
     <p v-if="trouble" class="harm" role="alert">{{ trouble }}</p>
     <section v-for="group in known" :key="group.title" class="sheet" :aria-label="group.title">

@@ -1,4 +1,6 @@
 export { trace } from './course'
+export { handsOnTime } from './hands-on'
+export { firstStage } from './stage'
 export { traceOnce } from './once'
 export type { PlanTrace, StepTrace } from './plan-trace'
 export { shortages, volumeOfCoat } from './needs'

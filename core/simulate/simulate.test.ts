@@ -1,0 +1,154 @@
+import { methodOf, planFor } from '../../tests/support/inputs'
+import { trace, type Plan } from '../plan'
+import { handOf, type Hand } from './hand'
+import { playing, playMany } from './many'
+import { sharesOf } from './matters'
+import { normals, uniforms } from './normal'
+import { playable } from './play'
+
+const handFor = (plan: Plan, change: Partial<Hand> = {}): Hand => ({ ...handOf(plan.inputs.material), ...change })
+const METHODS = [
+  'ca-thin-first', 'ca-medium-first', 'ca-medium-only', 'ca-thin-staged', 'friction-polish', 'sealer-lacquer-wax', 'oil', 'bare-polish',
+]
+const plans = METHODS.flatMap(method => ['damson', 'oak', 'green-resin'].flatMap((wood) => {
+  try {
+    return [planFor(wood, 'click-8', { method: methodOf(method) })]
+  } catch {
+    return []
+  }
+}))
+/** A hand of which everything is known but what chance decides on the way to a sand-through. */
+const KNOWN: Partial<Hand> = { sanding: { rate: 0, capacity: 0, overhead: 0 }, builds: { usual: 0 }, waits: { usual: 0 } }
+
+describe('a run', () => {
+  it('with nothing out of the ordinary is the plan as it is traced, for every finish and blank', () => {
+    expect(plans.length).toBeGreaterThan(15)
+    for (const plan of plans) {
+      const [traced, { play, size }] = [trace(plan), playable(plan, handFor(plan))]
+      const found = play(new Float64Array(size))
+      expect(found.hands).toBeCloseTo(traced.handsOn.value, 6)
+      expect(found.ready).toBeCloseTo(traced.untilHandOver.value, 6)
+      expect(found.film).toBeCloseTo(Math.max(0, traced.filmLeft.value), 6)
+      expect(found.taken).toBeCloseTo(traced.sandingTakes.value, 6)
+      expect([found.through, found.soft]).toEqual([0, 0])
+    }
+  })
+  it('goes through the film as often as the chance that is told of a levelling', () => {
+    const plan = planFor('damson', 'click-8', { method: methodOf('ca-thin-first'), wishes: { tool: 'skew', film: 'close' } })
+    const [risk] = trace(plan).steps.flatMap(one => one.risk ?? [])
+    const { play, size, unknowns } = playable(plan, handFor(plan, KNOWN))
+    const next = normals(5)
+    const counts = ['coats', 'laid', 'wood', 'over']
+    const [runs, hits] = [20_000, { through: 0, throughEdges: 0 }]
+    for (let run = 0; run < runs; run++) {
+      const x = new Float64Array(size)
+      for (const { id, from, count } of unknowns) {
+        if (counts.includes(id)) for (let place = from; place < from + count; place++) x[place] = next()
+      }
+      const found = play(x)
+      hits.through += found.through
+      hits.throughEdges += found.throughEdges
+    }
+    // Only the first levelling of it is looked at: it has no other.
+    expect(trace(plan).steps.filter(one => one.risk)).toHaveLength(1)
+    expect(Math.abs(hits.throughEdges / runs - risk!.edges)).toBeLessThan(0.1 * risk!.edges + 0.004)
+    expect(Math.abs(hits.through / runs - risk!.open)).toBeLessThan(0.15 * risk!.open + 0.004)
+  })
+  it('of many the film on the mean is that of the trace where only builds vary: it is linear in them', () => {
+    const plan = planFor('damson', 'click-8', { method: methodOf('ca-medium-only') })
+    const hand = handFor(plan, { builds: { usual: 0.15 } })
+    const { film } = playMany(playable(plan, hand), 6000, 3)
+    expect(Math.abs(film.mean / trace(plan).filmLeft.value - 1)).toBeLessThan(0.02)
+    expect(film.low).toBeLessThan(0.85 * film.middle)
+    expect(film.high).toBeGreaterThan(1.15 * film.middle)
+  })
+})
+
+describe('many runs', () => {
+  const plan = planFor('damson', 'click-8', { method: methodOf('ca-thin-first') })
+  const play = (change: Partial<Hand> = {}, of = plan) => playMany(playable(of, handFor(of, change)), 2000, 11)
+  it('are the same by the same seed, and others by another', () => {
+    const of = () => playable(plan, handFor(plan))
+    expect(playMany(of(), 300, 4)).toEqual(playMany(of(), 300, 4))
+    expect(playMany(of(), 300, 5)).not.toEqual(playMany(of(), 300, 4))
+    expect([...playing(of(), 1100, { every: 500 })].map(one => one.runs)).toEqual([500, 1000, 1100])
+    expect(() => playMany(of(), 0)).toThrow(RangeError)
+  })
+  it('hurried waits are over sooner and catch coats that are soft; kept ones catch none', () => {
+    const [kept, hurried] = [play(), play({ hurry: 0.5 })]
+    expect(kept.soft).toBe(0)
+    expect(hurried.soft).toBeGreaterThan(0.5)
+    expect(hurried.ready.middle).toBeLessThan(kept.ready.middle)
+    expect(play({ hurry: 0.8 }).soft).toBeLessThan(hurried.soft)
+  })
+  it('a beginner takes longer and goes through more often; what is known of a hand narrows what it does', () => {
+    const [usual, beginner, known] = [play(), play({ beginner: true }), play(KNOWN)]
+    expect(beginner.hands.middle).toBeGreaterThan(1.4 * usual.hands.middle)
+    expect(beginner.throughEdges).toBeGreaterThan(usual.throughEdges)
+    expect(known.film.high - known.film.low).toBeLessThan(0.6 * (usual.film.high - usual.film.low))
+  })
+  it('less depth is fewer coats, less film and more sand-throughs', () => {
+    const thin = planFor('damson', 'click-8', { method: methodOf('ca-thin-first'), wishes: { tool: 'skew', film: 'close', depth: 10 } })
+    const [less, more] = [play({}, thin), play()]
+    expect(less.film.middle).toBeLessThan(more.film.middle)
+    expect(less.throughEdges).toBeGreaterThanOrEqual(more.throughEdges)
+    expect(less.ready.middle).toBeLessThan(more.ready.middle)
+  })
+})
+
+describe('what matters', () => {
+  const one = (id: string, from: number) => ({ id, from, count: 1 })
+  /** A standard normal number as one that is even from 0 to 1 (Abramowitz and Stegun 26.2.17 [mem], to seven digits). */
+  const even = (z: number) => {
+    const t = 1 / (1 + 0.2316419 * Math.abs(z))
+    const tail = Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)
+      * t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
+    return z < 0 ? tail : 1 - tail
+  }
+  it('is what is known of the function of Ishigami (a = 7, b = 0.1) [mem]: 0.3139, 0.4424, 0; in all 0.5576, 0.4424, 0.2437', () => {
+    const at = (z: number) => Math.PI * (2 * even(z) - 1)
+    const f = (x: ArrayLike<number>) => Math.sin(at(x[0]!)) + 7 * Math.sin(at(x[1]!)) ** 2 + 0.1 * at(x[2]!) ** 4 * Math.sin(at(x[0]!))
+    const shares = new Map(sharesOf(f, [one('a', 0), one('b', 1), one('c', 2)], { runs: 20_000 }).map(each => [each.id, each]))
+    const told: [string, number, number][] = [['a', 0.3139, 0.5576], ['b', 0.4424, 0.4424], ['c', 0, 0.2437]]
+    for (const [id, alone, total] of told) {
+      expect(Math.abs(shares.get(id)!.alone - alone)).toBeLessThan(0.03)
+      expect(Math.abs(shares.get(id)!.total - total)).toBeLessThan(0.03)
+    }
+  })
+  it('is what is known of Sobol’s g: each alone 1 / (3 (1 + a)²) of the whole [mem]', () => {
+    const as = [0, 1, 4.5, 9]
+    const f = (x: ArrayLike<number>) => as.reduce((all, a, index) => all * ((Math.abs(4 * even(x[index]!) - 2) + a) / (1 + a)), 1)
+    const parts = as.map(a => 1 / (3 * (1 + a) ** 2))
+    const whole = parts.reduce((all, part) => all * (1 + part), 1) - 1
+    const shares = sharesOf(f, as.map((_, index) => one(String(index), index)), { runs: 20_000 })
+    expect(shares.map(each => each.id)).toEqual(['0', '1', '2', '3'])
+    shares.forEach((each, index) => expect(Math.abs(each.alone - parts[index]! / whole)).toBeLessThan(0.03))
+  })
+  it('of what does not vary nothing matters, and numbers that go together are one unknown', () => {
+    expect(sharesOf(() => 4, [one('a', 0)], { runs: 50 })).toEqual([{ id: 'a', alone: 0, total: 0 }])
+    const both = sharesOf(x => x[0]! * x[1]! + x[2]!, [{ id: 'both', from: 0, count: 2 }, one('c', 2)], { runs: 8000 })
+    for (const { alone, total } of both) {
+      expect(Math.abs(alone - 0.5)).toBeLessThan(0.05)
+      expect(Math.abs(total - 0.5)).toBeLessThan(0.05)
+    }
+  })
+  it('of the film of a CA finish it is the build, where nobody has measured it', () => {
+    const plan = planFor('damson', 'click-8', { method: methodOf('ca-medium-only') })
+    const { play, unknowns } = playable(plan, handFor(plan))
+    const [first] = sharesOf(x => play(x).film, unknowns, { runs: 400 })
+    expect(first!.id).toMatch(/^build:/)
+    expect(first!.total).toBeGreaterThan(0.6)
+  })
+})
+
+it('chance is even and normal: means, spreads and the part beyond two deviations', () => {
+  const [chance, next] = [uniforms(9), normals(9)]
+  const evens = Array.from({ length: 40_000 }, chance)
+  const drawn = Array.from({ length: 40_000 }, next)
+  const mean = (of: number[]) => of.reduce((sum, each) => sum + each, 0) / of.length
+  expect(Math.abs(mean(evens) - 0.5)).toBeLessThan(0.006)
+  expect(Math.abs(mean(evens.map(each => (each - 0.5) ** 2)) - 1 / 12)).toBeLessThan(0.002)
+  expect(Math.abs(mean(drawn))).toBeLessThan(0.02)
+  expect(Math.abs(mean(drawn.map(each => each ** 2)) - 1)).toBeLessThan(0.03)
+  expect(Math.abs(mean(drawn.map(each => (Math.abs(each) > 2 ? 1 : 0))) - 0.0455)).toBeLessThan(0.005)
+})

@@ -1,0 +1,63 @@
+import { expect, test } from '../stand'
+import { season } from '../support/season'
+
+// Only the demo’s pens and those that are made here.
+test.use({ only: 'findings' })
+
+const tools = ['skew', 'gouge'] as const
+
+test('a question cannot be told yet, says how many pens more it takes, and is told once they are there; every number opens', async ({
+  page, request,
+}) => {
+  test.setTimeout(120_000)
+  await season(request, { pens: 6, letter: 'V', made: index => ({ tool: tools[index % 2]! }), rate: () => ({ chip: 0.5 }) })
+  await page.goto('/findings?of=chip&by=tool')
+  await expect(page.getByText(/^from \d+ pens finished or given up$/)).toBeVisible()
+  const answer = page.getByRole('region', { name: /cannot be told yet: about \d+ pens? more of each would tell/ })
+  await expect(answer).toBeVisible()
+  await expect(page.getByText('Nothing does.')).toBeVisible()
+
+  // A gouge chips, and an oak takes its time.
+  await season(request, {
+    pens: 56, letter: 'W', made: index => ({ tool: tools[index % 2]!, material: index % 4 < 2 ? 'apple' : 'oak' }),
+    rate: ({ tool }) => ({ chip: tool === 'gouge' ? 0.75 : 0.05 }), pace: ({ material }) => (material === 'oak' ? 1.6 : 1),
+  })
+  await page.reload()
+  const told = page.getByRole('region', { name: /^Gouge: \d+ of \d+, the others \d+ of \d+: .* more .*; sure\.$/ })
+  await expect(told).toBeVisible()
+  const out = page.getByRole('region', { name: 'What stands out' })
+  await expect(out.getByRole('button', { name: /Chip, tear-out, turning tool: gouge/ })).toBeVisible()
+  await expect(out).toContainText('Leave it out on the next pens')
+  // The number opens to its pens, all of which have it.
+  const [, hits] = /^Gouge: (\d+) of/.exec((await told.getByRole('heading').textContent())!)!
+  await told.getByRole('button', { name: new RegExp(`^${hits} of \\d+ pens, gouge$`) }).click()
+  await expect(told.getByRole('list', { name: 'Pens behind this number' }).getByRole('listitem')).toHaveCount(Number(hits))
+  // Another question, put together from its parts, stands in the address.
+  await page.getByRole('combobox', { name: 'Of what' }).click()
+  await page.getByRole('option', { name: 'Minutes in all' }).click()
+  await page.getByRole('combobox', { name: 'By what' }).click()
+  await page.getByRole('option', { name: 'wood or resin' }).click()
+  await expect(page.getByRole('region', { name: /^(Oak|Apple): \d+ min (more|less) than the others .*sure\.$/ })).toBeVisible()
+  await page.getByRole('combobox', { name: 'Among which' }).click()
+  await page.getByRole('option', { name: 'by turning tool' }).click()
+  await expect(page).toHaveURL(/of=minutes&by=wood&among=tool&value=/)
+  await page.reload()
+  await expect(page.getByRole('region', { name: /^(Oak|Apple): \d+ min (more|less) than the others/ })).toBeVisible()
+})
+
+test('what was learnt is shown with what is usual, and counts for nothing once it is set aside', async ({ page, request }) => {
+  await season(request, { pens: 2, letter: 'X', made: () => ({}), rate: () => ({}), pace: () => 2 })
+  await page.goto('/findings')
+  await page.getByRole('link', { name: 'What Oxlip learnt of you' }).click()
+  const row = page.getByRole('region', { name: 'Pace', exact: true }).getByRole('row', { name: /Coats/ })
+  await expect(row).toContainText(/× \d+\.\d\d/)
+  const paces = async () => (await (await request.get('/api/learnt')).json()).hands.paces as object
+  expect(await paces()).toHaveProperty('coat')
+  await row.getByRole('button', { name: 'Set aside: Coats' }).click()
+  await expect(row.getByRole('button', { name: 'Take in again: Coats' })).toBeVisible()
+  expect(await paces()).not.toHaveProperty('coat')
+  await page.reload()
+  await row.getByRole('button', { name: 'Take in again: Coats' }).click()
+  await expect(row.getByRole('button', { name: 'Set aside: Coats' })).toBeVisible()
+  expect(await paces()).toHaveProperty('coat')
+})
