@@ -1,5 +1,6 @@
 import type { WorkshopLearnt } from './stock'
-import type { FigureGroup, Noticed, Question, RateAnswer, Sureness, Trait } from '../core/findings'
+import type { DefectKind } from '../core/defects'
+import type { Apart, FigureGroup, Noticed, Question, RateAnswer, Sureness, Trait } from '../core/findings'
 
 /** What the pens that are over answer to a question: how often something is so, or how much something comes to. */
 export type FindingAnswer
@@ -33,6 +34,36 @@ export interface FindingPens {
     /** The figure; null where how often is asked. */
     figure: number | null
   }[]
+}
+
+/** A pen of the log that is like one that is planned. */
+export interface AlikePen {
+  /** Its id. */
+  id: string
+  /** Its mark. */
+  mark: string
+  /** Its name. */
+  name: string
+  /** When it was over, ISO 8601. */
+  ended: string
+  /** In what it differs, what counts most first. */
+  apart: Apart[]
+  /** Its last grit on the bare blank and its coats, as far as it had any. */
+  lastGrit: string | null
+  /** How many coats it had. */
+  coats: string | null
+  /** What went wrong on it. */
+  defects: DefectKind[]
+  /** Mends, and those of them that failed. */
+  mends: number
+  /** See `mends`. */
+  failed: number
+  /** Whether it was given up, or a barrel made again. */
+  scrapped: boolean
+  /** Whether it was finished. */
+  finished: boolean
+  /** Minutes with hands on it; null where they were not measured. */
+  minutes: number | null
 }
 
 /** A question put ready, and how far the log can answer it. */

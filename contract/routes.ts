@@ -27,7 +27,7 @@ import type {
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
-import type { FindingAnswer, FindingPens, FindingsPlace, LearntOf } from './findings'
+import type { AlikePen, FindingAnswer, FindingPens, FindingsPlace, LearntOf } from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -93,6 +93,7 @@ export interface Routes {
   'POST /api/pens/several': { body: { pens: readonly NewPen[] }, answer: Pen[] }
   'GET /api/pens/:id': { answer: WholePen }
   'PATCH /api/pens/:id': { body: PenChange, answer: Pen }
+  'GET /api/pens/:id/alike': { answer: AlikePen[] }
   'POST /api/pens/:id/plan': { body: { version: number }, answer: Pen }
   'POST /api/photos': { picture: true, answer: PhotoRef }
   'PUT /api/photos/:id': { picture: true, answer: PhotoRef }

@@ -11,6 +11,7 @@ export { bestNextPen, nextPen, type NextPen, type Why } from './next/next'
 export type { Job } from './next/job'
 export {
   brokenProjection,
+  plannedTraits,
   project,
   PROJECTION,
   summaryIn,

@@ -1,3 +1,4 @@
+export { APART, apartIn, compared, type Apart } from './alike'
 export { cellsOf, LIKE, type Asked, type Cell } from './cells'
 export { howMuch, type FigureGroup, type Measured } from './how-much'
 export { howOften, surest, type Difference, type RateAnswer } from './how-often'

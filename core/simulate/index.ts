@@ -1,3 +1,4 @@
+export { branchOf, canBeKept, changesFor, changeWord, STEPS, type Branch, type Change } from './branch'
 export { handOf, type Hand } from './hand'
 export { hazards, playing, spreads, type HazardName, type Played, type Spread, type SpreadName } from './many'
 export { sharesOf, type Share } from './matters'

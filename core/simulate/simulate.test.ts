@@ -1,5 +1,7 @@
 import { methodOf, planFor } from '../../tests/support/inputs'
-import { trace, type Plan } from '../plan'
+import { isKind, trace, type Plan } from '../plan'
+import { methods } from '../../reference'
+import { branchOf, canBeKept, changesFor, changeWord } from './branch'
 import { handOf, type Hand } from './hand'
 import { playing, playMany } from './many'
 import { sharesOf } from './matters'
@@ -93,6 +95,37 @@ describe('many runs', () => {
     expect(less.film.middle).toBeLessThan(more.film.middle)
     expect(less.throughEdges).toBeGreaterThanOrEqual(more.throughEdges)
     expect(less.ready.middle).toBeLessThan(more.ready.middle)
+  })
+})
+
+describe('a branch', () => {
+  const plan = planFor('damson', 'click-8', { method: methodOf('ca-thin-first') })
+  const changes = changesFor(plan, methods)
+  const of = (word: string) => branchOf(plan, changes.find(one => changeWord(one) === word)!, methods)
+  const grits = (of: Plan) => of.steps.filter(isKind('sand')).map(step => step.abrasive.id)
+  it('leaves the grit out that was named, and no two are named alike', () => {
+    expect(new Set(changes.map(changeWord)).size).toBe(changes.length)
+    for (const id of grits(plan)) expect(grits(of(`without.${id}`).plan)).not.toContain(id)
+    const own = planFor('damson', 'click-8', { wishes: { tool: 'skew', film: 'gloss', ladder: grits(plan) } })
+    expect(grits(branchOf(own, { kind: 'without', abrasive: grits(plan)[0]! }, methods).plan)).toEqual(grits(plan).slice(1))
+    expect(changesFor(plan, methods, new Set(plan.steps.map(step => step.id))).some(one => one.kind === 'without')).toBe(false)
+  })
+  it('has another depth, finish, room, paper or hand, and says which of them a plan can keep', () => {
+    expect(trace(of('depth.80').plan).filmLeft.value).toBeGreaterThan(trace(plan).filmLeft.value + 20)
+    expect(of('method.oil').plan.inputs.method.id).toBe('oil')
+    expect(trace(of('colder').plan).untilHandOver.value).toBeGreaterThan(trace(plan).untilHandOver.value)
+    expect(trace(of('warmer').plan).untilHandOver.value).toBeLessThanOrEqual(trace(plan).untilHandOver.value)
+    expect(of('damper').plan.inputs.climate.humidity).toBe(75)
+    expect(trace(of('worn').plan).handsOn.value).toBeGreaterThan(trace(plan).handsOn.value)
+    expect([of('hurry').hand, of('beginner').hand]).toEqual([{ hurry: 0.5 }, { beginner: true }])
+    expect(changes.filter(canBeKept).map(one => one.kind)).not.toContain('colder')
+    expect(canBeKept({ kind: 'without', abrasive: 'x' })).toBe(true)
+    expect(() => branchOf(plan, { kind: 'method', method: 'none' }, methods)).toThrow()
+  })
+  it('what is done stays done', () => {
+    const done = new Set(plan.steps.slice(0, plan.steps.findIndex(step => step.kind === 'coat') + 1).map(step => step.id))
+    const { steps } = branchOf(plan, { kind: 'depth', um: 80 }, methods, done).plan
+    for (const id of done) expect(steps.map(step => step.id)).toContain(id)
   })
 })
 

@@ -1,9 +1,14 @@
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { defectKinds } from '../../core/defects'
-import { cellsOf, figures, howOften, traits, type Asked, type Cell, type ToldPen, type Trait } from '../../core/findings'
+import { plannedTraits } from '../../core/bench'
+import {
+  apartIn, cellsOf, howOften, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
+} from '../../core/findings'
 import { copyPens } from '../../tests/database/many'
 import { onDatabase } from '../../tests/database/suite'
+import { chance } from '../../tests/support/chance'
+import { alikePens } from './alike'
 import { appendEvents } from './append'
 import { withoutAside } from './aside'
 import { answerFinding, findingsPlace, pensOfFinding } from './findings'
@@ -133,7 +138,34 @@ describe('counted by the database', () => {
     expect(told).toMatchObject({ kind: 'figure', pens: 10, latest: null, groups })
     const { all, pens } = await pensOfFinding(knex, { of: 'minutes', by: 'tool', is: 'skew' })
     expect([all, pens.map(one => one.figure).sort()]).toEqual([5, [110, 130, 150, 170, 190]])
-    expect(figures).toContain('minutes')
+  })
+})
+
+describe('pens like one', () => {
+  it('are the nearest by what they differ in, as the core has them; the latest first of those that are as near', async () => {
+    const own = await made({ mark: 'B1' })
+    await copyPens(knex, database.owner(), await made(), 30)
+    const ids: string[] = await knex('pens').whereNot({ id: own }).orderBy('id').limit(30).pluck('id')
+    const planned = plannedTraits(await readPlan(knex, (await readPen(knex, own))!))
+    const plain = { defects: [], mends: 0, failed: 0, scrapped: false, finished: true, figures: {} }
+    const { uniform } = chance(4)
+    const told = ids.map((id, index) => ({
+      pen: { id, due: null },
+      // Now one trait is another, now several, now none is known.
+      told: {
+        ...plain, ended: at(index),
+        traits: Object.fromEntries(Object.entries(planned).flatMap(([trait, value]) =>
+          uniform() < 0.2 ? [] : [[trait, uniform() < 0.5 ? value : 'another']])),
+      },
+    }))
+    await writeTold(knex, told)
+    const far = (traits: Traits) => apartIn(planned, traits).reduce((sum, one) => sum + one.by, 0)
+    const expected = told.map(one => ({ id: one.pen.id, far: far(one.told.traits), ended: one.told.ended }))
+      .sort((a, b) => a.far - b.far || (a.ended < b.ended ? 1 : -1))
+    const found = await alikePens(knex, own)
+    expect(found).toHaveLength(6)
+    expect(found.map(one => one.apart.reduce((sum, each) => sum + each.by, 0))).toEqual(expected.slice(0, 6).map(one => one.far))
+    expect(found.map(one => one.id)).toEqual(expected.slice(0, 6).map(one => one.id))
   })
 })
 

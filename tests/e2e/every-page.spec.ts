@@ -45,6 +45,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['card', `/pens/${id('B4')}/card`, 'table'],
     ['plan, half way', `/pens/${id('C2')}`, '.surface svg'],
     ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'],
+    ['what if', `/pens/${id('B4')}/what-if?with=hurry`, 'tbody td'],
     ['work, coats', `/pens/${id('C2')}/work`, '.title'],
     ['work, first step', `/pens/${id('B4')}/work`, '.title'],
     ['record, finished', `/pens/${id('A1')}/record`, 'table'],

@@ -1,3 +1,4 @@
+import type { WholePen } from '../../contract'
 import { expect, test } from '../stand'
 import { season } from '../support/season'
 
@@ -43,6 +44,23 @@ test('a question cannot be told yet, says how many pens more it takes, and is to
   await expect(page).toHaveURL(/of=minutes&by=wood&among=tool&value=/)
   await page.reload()
   await expect(page.getByRole('region', { name: /^(Oak|Apple): \d+ min (more|less) than the others/ })).toBeVisible()
+})
+
+test('pens like one are found in the log, say in what they differ, and one is made like that one', async ({ page, request, pen }) => {
+  const alike = { material: 'quince', tool: 'round carbide' } as const
+  await season(request, { pens: 1, letter: 'Y', made: () => ({ ...alike, method: 'ca-medium-only' }), rate: () => ({ chip: 1 }) })
+  const made = await pen({ ...alike, method: 'ca-thin-first' })
+  await page.goto(`/pens/${made.id}`)
+  await page.getByRole('button', { name: 'Pens like this one' }).click()
+  const like = page.getByRole('region', { name: 'Pens like this one' }).getByRole('listitem').filter({ hasText: 'Y1' })
+  await expect(like).toContainText('chip, tear-out')
+  await like.getByRole('button', { name: /otherwise in .*finish/ }).click()
+  await expect(like).toContainText('counts 3')
+  await like.getByRole('button', { name: 'Make it like Y1' }).click()
+  await expect(page.getByText('Made like Y1. The plan follows.', { exact: true })).toBeVisible()
+  const now = (await (await request.get(`/api/pens/${made.id}`)).json()) as WholePen
+  expect(now.pen.method).toBe('ca-medium-only')
+  expect(now.plan!.inputs.wishes.ladder!.length).toBeGreaterThan(1)
 })
 
 test('what was learnt is shown with what is usual, and counts for nothing once it is set aside', async ({ page, request }) => {

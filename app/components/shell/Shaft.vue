@@ -71,6 +71,7 @@ li a:hover span { border-color: var(--ink-2); }
 li a.turned:hover span { border-color: transparent; }
 li i { width: 9px; height: 20px; margin: 0 3px; background: var(--steel); border-radius: 2px; }
 @media (max-width: 1180px) { li a { width: 98px; } }
+@media (max-width: 1100px) { li a { width: 80px; font-size: 0.95rem; } }
 @media (max-width: 640px) {
   header { padding: 0 1rem; justify-content: space-between; gap: 0.5rem; }
   nav {

@@ -1,2 +1,3 @@
 export { type Fact, type ProjectedDefect } from './facts'
+export { plannedTraits } from './told'
 export { brokenProjection, project, PROJECTION, summaryIn, type ProjectedSummary, type Projection } from './projection'

@@ -1,8 +1,9 @@
 import { abrasiveName } from '../../abrasives'
-import { shapeNames, usualShape } from '../../barrel'
+import { shapeNames, usualShape, type Fitting } from '../../barrel'
 import { airAt, type AirReading } from '../../climate'
 import type { FigureName, ToldPen, Traits } from '../../findings'
-import { isGrit, type CoatStep, type Step } from '../../plan'
+import { isGrit, type CoatStep, type Plan, type PlanInputs, type Step } from '../../plan'
+import type { Material } from '../../shelf'
 import { must } from '../../sure'
 import type { Board } from '../board'
 import { buildGrowths } from '../growths'
@@ -45,12 +46,10 @@ function traitsOf(state: BenchState, coats: readonly (SettledStep & { step: Coat
   const bare = state.steps.filter(isDone).flatMap(({ step }) => (step.kind === 'sand' && !step.mend ? [step] : []))
   const names = coats.map(one => one.step.product.name)
   const airs = coats.map(one => airAt(one.at, climate, air))
-  const kinds = new Set(fitting.barrels.map(({ id }) => (wishes.shapes?.[id] ?? usualShape).kind))
-  const shape = [...kinds].map(kind => shapeNames[kind]).sort().join(' and ')
   return present({
     'method': method.name,
     'wood': material.name,
-    'class': material.classes.join(', ') || 'of no known kind',
+    'class': classWords(material),
     'fitting': fitting.name,
     'first grit': bare[0] && abrasiveName(bare[0].abrasive),
     'last grit': bare.at(-1) && abrasiveName(must(bare.at(-1), 'there is a last one').abrasive),
@@ -61,8 +60,23 @@ function traitsOf(state: BenchState, coats: readonly (SettledStep & { step: Coat
     'air': airs.length ? humidityBand(meanOf(airs.map(one => one.humidity))) : undefined,
     'warmth': airs.length ? warmthBand(meanOf(airs.map(one => one.celsius))) : undefined,
     'tool': wishes.tool,
-    'shape': shape,
+    'shape': shapeWords(fitting, wishes),
   })
+}
+
+/** How a pen is going to be made, as far as pens are told apart by what a plan says of it. */
+export function plannedTraits({ inputs: { fitting, material, method, wishes, climate } }: Plan): Traits {
+  return {
+    method: method.name, wood: material.name, class: classWords(material), fitting: fitting.name, tool: wishes.tool,
+    shape: shapeWords(fitting, wishes), air: humidityBand(climate.humidity), warmth: warmthBand(climate.celsius),
+  }
+}
+
+const classWords = ({ classes }: Material): string => classes.join(', ') || 'of no known kind'
+
+function shapeWords({ barrels }: Fitting, { shapes }: PlanInputs['wishes']): string {
+  const kinds = new Set(barrels.map(({ id }) => (shapes?.[id] ?? usualShape).kind))
+  return [...kinds].map(kind => shapeNames[kind]).sort().join(' and ')
 }
 
 /** Humidity while coats went on, in words; the bounds of 40 and 60 % are ours [model]. */

@@ -101,6 +101,8 @@ const shownFor = computed(() => {
   return one && plan.value && traced.value ? `after ${stepWords(plan.value, one, workshop.units, traced.value).title}` : 'at the end'
 })
 
+/** Whether the pens of the log that are like this one are shown. */
+const comparing = ref(false)
 /** Whether it is asked why the pen leaves the bench. */
 const leaving = ref(false)
 async function planAgain() {
@@ -136,6 +138,8 @@ async function planAgain() {
         <button v-if="!state.away" type="button" class="key small" :aria-expanded="leaving" @click="leaving = !leaving">
           Off the bench
         </button>
+        <NuxtLink class="key small" :to="`/pens/${pen.id}/what-if`">What if</NuxtLink>
+        <button type="button" class="key small" :aria-expanded="comparing" @click="comparing = !comparing">Pens like this one</button>
         <NuxtLink class="key small" :to="`/pens/new?like=${pen.id}`">Another like it</NuxtLink>
       </p>
       <NuxtLink
@@ -145,6 +149,7 @@ async function planAgain() {
       </NuxtLink>
     </div>
     <PenAway v-model:open="leaving" :state="state" />
+    <LazyPlanAlike v-if="comparing" />
     <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { capital } from '#core/format'
+import { leastFilm, trace, type Plan, type PlanTrace } from '#core/plan'
+import { settledSteps } from '#core/bench'
+import { branchOf, canBeKept, changesFor, changeWord, handOf, type Change, type Hand, type SpreadName } from '#core/simulate'
+import { results, type Result } from '~/utils/what-if-talk'
+
+/** No more than so many plans stand side by side. */
+const MOST = 4
+/** What stands for no choice in a select. */
+const NONE = 'none'
+const store = usePen()
+const { pen, plan, state } = storeToRefs(store)
+const workshop = useWorkshop()
+const methods = useMethods()
+const route = useRoute()
+const toast = useToast()
+onMounted(() => void methods.load().catch(() => undefined))
+
+const all = computed(() => methods.methods ?? [])
+const done = computed(() => (state.value ? settledSteps(state.value) : new Set<string>()))
+const changes = computed(() => (plan.value ? changesFor(plan.value, all.value, done.value) : []))
+const words = computed(() => (typeof route.query.with === 'string' ? route.query.with.split(',') : []))
+const chosen = computed(() => words.value.flatMap(word => changes.value.find(one => changeWord(one) === word) ?? []).slice(0, MOST - 1))
+const say = (with_: readonly string[]) => navigateTo({ query: { with: with_.length ? with_.join(',') : undefined } }, { replace: true })
+
+interface Column {
+  change: Change | undefined
+  label: string
+  plan: Plan
+  hand: Hand
+  traced: PlanTrace
+}
+const columns = computed((): Column[] => {
+  const now = plan.value
+  if (!now) return []
+  const names = { plan: now, methods: all.value }
+  const hand = handOf(now.inputs.material, workshop.learnt, workshop.learnt?.hands)
+  return [
+    { change: undefined, label: 'As planned', plan: now, hand, traced: trace(now) },
+    ...chosen.value.map((change): Column => {
+      const branch = branchOf(now, change, all.value, done.value)
+      return { change, label: changeLabel(change, names), plan: branch.plan, hand: { ...hand, ...branch.hand }, traced: trace(branch.plan) }
+    }),
+  ]
+})
+const result = ref<Result>('film')
+const { played, shares, runs } = useWhatIf(() => columns.value, () => result.value)
+const items = computed(() => {
+  const now = plan.value
+  const open = now ? changes.value.filter(one => !words.value.includes(changeWord(one))) : []
+  const named = open.flatMap(one => (now ? [{ label: changeLabel(one, { plan: now, methods: all.value }), value: changeWord(one) }] : []))
+  return [{ label: 'What if ...', value: NONE }, ...named]
+})
+/** All plans on one scale, each line on its own. */
+function scaleOf(name: SpreadName): { from: number, to: number } {
+  const told = played.value.map(one => one[name])
+  return { from: 0, to: Math.max(1e-9, ...told.map(one => one.high)) }
+}
+function isOther(name: Parameters<typeof differs>[0], index: number): boolean {
+  const [planned, other] = [played.value[0], played.value[index]]
+  return index > 0 && planned !== undefined && other !== undefined && differs(name, other, planned)
+}
+const productName = (id: string) => plan.value?.inputs.shelf.products.find(one => one.id === id)?.name ?? id
+const matters = computed(() => (shares.value?.is ?? []).filter(one => one.total >= 0.08).slice(0, 4))
+const resultItems = results.map(value => ({ label: resultLabels[value], value }))
+
+const putAway = (change: Change) => say(words.value.filter(word => word !== changeWord(change)))
+
+/** Takes a branch for the plan; the one before is kept as an older version. */
+async function take({ change, plan: { inputs: { wishes } } }: Column) {
+  if (!change) return
+  const { tool: _t, film: _f, ...sizing } = wishes
+  try {
+    await store.change(change.kind === 'method' ? { method: change.method } : { sizing })
+    toast.add({ title: 'Taken. The plan follows.' })
+    await putAway(change)
+  } catch (error) {
+    const answer = refused(error)
+    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
+    if (answer.status === 409 && pen.value) await store.load(pen.value.id)
+  }
+}
+</script>
+
+<template>
+  <div v-if="pen && plan && state" class="what-if figures">
+    <PenHead :pen="pen" />
+    <div class="top">
+      <h2>What if</h2>
+      <p class="quiet">
+        Each plan is made {{ runs }} times over, as your hands, the paper and the bottles may have it.
+        <span role="status">{{ played[0] ? `${played[0].runs} so far.` : 'Playing ...' }}</span>
+      </p>
+      <USelect
+        v-if="columns.length < MOST" :model-value="NONE" :items="items" size="xl" aria-label="What if"
+        @update:model-value="$event !== NONE && say([...words, $event])"
+      />
+    </div>
+    <p v-if="state.finished" class="quiet">It is finished: what is told here is what its plan would come to, made once more.</p>
+    <div class="scrolls" tabindex="0" role="region" aria-label="Plans side by side">
+      <table class="sheet">
+        <thead>
+          <tr>
+            <td />
+            <th v-for="column in columns" :key="column.label" scope="col">
+              <span class="head">{{ column.label }}</span>
+              <BuildSection
+                :traced="column.traced" :least="leastFilm(column.plan.inputs).value" size="card"
+                :colour="column.plan.inputs.material.colour"
+              />
+              <span class="quiet">{{ coatsLabel(column.plan) }}</span>
+              <span v-if="column.change" class="acts">
+                <button v-if="canBeKept(column.change) && !state.finished" type="button" class="key" @click="take(column)">
+                  Take this one
+                </button>
+                <button type="button" class="key" :aria-label="`Put away: ${column.label}`" @click="putAway(column.change)">
+                  Put away
+                </button>
+              </span>
+            </th>
+          </tr>
+        </thead>
+        <tbody v-if="played.length === columns.length">
+          <tr v-for="line in spreadLines" :key="line.name">
+            <th scope="row">{{ line.label }}</th>
+            <td v-for="(one, index) in played" :key="index">
+              <WhatifSpread
+                v-bind="scaleOf(line.name)" :spread="one[line.name]" :text="line.says(one[line.name].middle)"
+                :marked="isOther(line.name, index)" :range="rangeWords(one[line.name], line.says)"
+              />
+            </td>
+          </tr>
+          <tr v-for="line in hazardLines" :key="line.name">
+            <th scope="row">{{ line.label }}</th>
+            <td v-for="(one, index) in played" :key="index" :class="{ marked: isOther(line.name, index) }">
+              {{ oftenWords(one[line.name], one.runs) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <section class="sheet matters" aria-labelledby="matters">
+      <h2 id="matters">What matters here</h2>
+      <USelect v-model="result" :items="resultItems" size="lg" aria-label="For which result" />
+      <ol v-if="matters.length">
+        <li v-for="one in matters" :key="one.id">
+          <b>{{ capital(partWords(one.total)) }}</b> of what is unknown of {{ resultLabels[result] }}: {{ knowWords(one.id, productName) }}.
+        </li>
+      </ol>
+      <p v-else class="quiet" role="status">{{ shares ? 'Nothing of it is unknown.' : 'Weighing ...' }}</p>
+    </section>
+    <p class="quiet">
+      Bars: nine of ten times. Bold: otherwise than planned by more than the runs differ by chance. What kinds of defects come of it beside
+      these the log tells under Findings; the product label stands above every wait told here.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.what-if { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; }
+.top { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1.2rem; }
+.top :deep(button[role="combobox"]) { min-width: 16rem; min-height: 44px; margin-left: auto; }
+.scrolls { overflow-x: auto; }
+table { width: 100%; border-collapse: separate; border-spacing: 0; table-layout: fixed; }
+th, td { padding: 0.55rem 0.9rem; text-align: left; vertical-align: top; font-weight: 400; }
+th:first-child, thead td { width: 13rem; }
+thead th > * { display: block; }
+.head { min-height: 1.6rem; font: 700 1.05rem var(--font-head); }
+.acts { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.4rem; }
+.acts .key { min-height: 40px; padding: 0.3rem 0.7rem; }
+tbody tr > * { border-top: 1px solid var(--line); }
+td.marked { font-weight: 800; }
+.matters { display: grid; justify-items: start; gap: 0.6rem; padding: 1rem 1.1rem; }
+.matters ol { display: grid; gap: 0.35rem; }
+@media (max-width: 900px) {
+  th:first-child, thead td { width: 8rem; }
+  table { min-width: 36rem; }
+}
+</style>

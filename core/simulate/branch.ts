@@ -1,0 +1,81 @@
+import type { Method } from '../method'
+import { coatCount, isGrit, isKind, leastFilm, revisePlan, type Plan } from '../plan'
+import { must } from '../sure'
+import type { Hand } from './hand'
+
+/** Something that could be otherwise in a plan, in its workshop, or in the hand that makes it. */
+export type Change
+  /** A grit of the bare ladder is left out, by the id of its abrasive. */
+  = | { kind: 'without', abrasive: string }
+  /** Another depth of the finish is wanted, as the least film of a CA finish, µm. */
+    | { kind: 'depth', um: number }
+  /** Another finish, by the id of its method. */
+    | { kind: 'method', method: string }
+  /** The room is colder, warmer or damper; the paper in hand is half worn; waits are halved; somebody works who has not done it often. */
+    | { kind: 'colder' | 'warmer' | 'damper' | 'worn' | 'hurry' | 'beginner' }
+
+/** So much colder, warmer (°C) and damper (%) the room is; so much of its life a worn piece has behind it; so much of a wait is kept. */
+export const STEPS = { colder: -6, warmer: 5, damper: 20, worn: 0.5, hurry: 0.5 } as const
+/** Depths to choose from, µm. */
+const DEPTHS = [10, 20, 40, 80]
+
+/** A plan that branches off another, and what the hand does otherwise. */
+export interface Branch {
+  /** The plan as it would be. */
+  plan: Plan
+  /** What the hand does otherwise. */
+  hand: Partial<Hand>
+}
+
+/** What can be otherwise in a plan; `methods` are those there are to choose from. Grits that are done cannot be left out any more. */
+export function changesFor(plan: Plan, methods: readonly Method[], done: ReadonlySet<string> = new Set()): Change[] {
+  const open = plan.steps.filter(step => !done.has(step.id))
+  const grits = open.filter(isKind('sand')).filter(step => !step.mend)
+  const depth = leastFilm(plan.inputs).value
+  return [
+    ...(grits.length > 1 ? grits.map((step): Change => ({ kind: 'without', abrasive: step.abrasive.id })) : []),
+    ...(coatCount(plan) && depth ? DEPTHS.filter(um => um !== plan.inputs.wishes.depth).map((um): Change => ({ kind: 'depth', um })) : []),
+    ...methods.filter(one => one.id !== plan.inputs.method.id).map((one): Change => ({ kind: 'method', method: one.id })),
+    ...(['colder', 'warmer', 'damper', 'hurry', 'beginner'] as const).map((kind): Change => ({ kind })),
+    ...(open.some(isGrit) ? [{ kind: 'worn' } as const] : []),
+  ]
+}
+
+/**
+ * The plan with something otherwise; what is done of it stays done.
+ * @throws Error for a method that is not among those there are
+ */
+export function branchOf(plan: Plan, change: Change, methods: readonly Method[], done: ReadonlySet<string> = new Set()): Branch {
+  const { inputs } = plan
+  const { wishes, climate, shelf } = inputs
+  const revised = (by: Partial<Plan['inputs']>): Branch => ({ plan: revisePlan(plan, by, done), hand: {} })
+  switch (change.kind) {
+    case 'without': {
+      const ladder = wishes.ladder?.filter(id => id !== change.abrasive)
+      const refuse = [...wishes.refuse ?? [], change.abrasive]
+      return revised({ wishes: { ...wishes, ...(ladder ? { ladder } : { refuse }) } })
+    }
+    case 'depth': return revised({ wishes: { ...wishes, depth: change.um } })
+    case 'method': {
+      const method = must(methods.find(one => one.id === change.method), 'a finish is chosen from those there are')
+      return revised({ method })
+    }
+    case 'colder': case 'warmer': return revised({ climate: { ...climate, celsius: climate.celsius + STEPS[change.kind] } })
+    case 'damper': return revised({ climate: { ...climate, humidity: Math.min(95, climate.humidity + STEPS.damper) } })
+    case 'worn': {
+      const abrasives = shelf.abrasives.map(one => ({ ...one, worn: Math.max(one.worn ?? 0, STEPS.worn) }))
+      return revised({ shelf: { ...shelf, abrasives } })
+    }
+    case 'hurry': return { plan, hand: { hurry: STEPS.hurry } }
+    case 'beginner': return { plan, hand: { beginner: true } }
+  }
+}
+
+/** Whether a change is one of the plan, that can be kept; the others are of the room or of the hand. */
+export const canBeKept = ({ kind }: Change): boolean => kind === 'without' || kind === 'depth' || kind === 'method'
+
+/** A change as a word of an address. */
+export const changeWord = (change: Change): string =>
+  change.kind === 'without'
+    ? `without.${change.abrasive}`
+    : change.kind === 'depth' ? `depth.${change.um}` : change.kind === 'method' ? `method.${change.method}` : change.kind

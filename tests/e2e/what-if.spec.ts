@@ -1,0 +1,46 @@
+import { expect, test } from '../stand'
+import { kept } from '../support/bench'
+
+test('a plan is branched on the spot: what differs is marked, what matters is said, a branch is taken', async ({ page, request, pen }) => {
+  const made = await pen()
+  const { steps, planVersion } = await kept(request, made)
+  const grits = steps.flatMap(step => (step.kind === 'sand' ? [step.abrasive.id] : []))
+  expect(grits.length).toBeGreaterThan(1)
+  await page.goto(`/pens/${made.id}`)
+  await page.getByRole('link', { name: 'What if' }).click()
+  const table = page.getByRole('region', { name: 'Plans side by side' })
+  await expect(page.getByText('10000 so far.')).toBeVisible({ timeout: 30_000 })
+  const choose = async (name: RegExp | string) => {
+    await page.getByRole('combobox', { name: 'What if' }).click()
+    await page.getByRole('option', { name }).first().click()
+  }
+  // Waits cut in half: it may leave sooner, and a coat is caught soft; nothing of that can be kept in a plan.
+  await choose('Every wait cut in half')
+  await expect(page).toHaveURL(/with=hurry/)
+  const soft = table.getByRole('row', { name: /A coat goes on while one is still soft/ })
+  await expect(soft.getByRole('cell').nth(0)).toHaveText(/less than 1 in \d+|not yet/)
+  await expect(soft.getByRole('cell').nth(1)).toHaveText(/^[5-9]\d in 100$|^100 in 100$/)
+  await expect(soft.getByRole('cell').nth(1)).toHaveClass(/marked/)
+  await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(0)
+  // Deeper: more film.
+  await choose(/^Film of 80 µm/)
+  const film = table.getByRole('row', { name: /^Film left/ })
+  const um = async (cell: number) => Number(/(\d+(\.\d)?) µm/.exec((await film.getByRole('cell').nth(cell).textContent())!)![1])
+  await expect(table.getByRole('columnheader')).toHaveCount(3)
+  await expect.poll(async () => (await um(2)) - (await um(0))).toBeGreaterThan(20)
+  // What is unknown of the film, and what would tell it.
+  await expect(page.getByRole('region', { name: 'What matters here' })).toContainText(/of what is unknown of the film: what a coat of .+ builds: measure/)
+  await page.reload()
+  await expect(table.getByRole('columnheader')).toHaveCount(3)
+  // Taken, it is the plan: another version, with more coats.
+  await page.getByRole('button', { name: 'Take this one' }).click()
+  await expect(page.getByText('Taken. The plan follows.', { exact: true })).toBeVisible()
+  await expect(table.getByRole('columnheader')).toHaveCount(2)
+  const now = await kept(request, made)
+  expect(now.planVersion).toBe(planVersion + 1)
+  expect(now.steps.filter(step => step.kind === 'coat').length).toBeGreaterThan(steps.filter(step => step.kind === 'coat').length)
+  // Without a grit, taken too: the ladder has it no more.
+  await choose(/^Without P/)
+  await page.getByRole('button', { name: 'Take this one' }).click()
+  await expect.poll(async () => (await kept(request, made)).planVersion).toBe(planVersion + 2)
+})
