@@ -74,6 +74,39 @@ export interface ReadyQuestion extends Question {
   more: number | null
 }
 
+/** Two ways that are tried out against one another, and how far that is. */
+export interface Trial {
+  /** Its id. */
+  id: string
+  /** Of what, and by what it is asked. */
+  question: Question
+  /** The two ways. */
+  ways: [string, string]
+  /** So many pens of each it takes. */
+  pens: number
+  /** When it was begun, ISO 8601. */
+  begun: string
+  /** When it ended; null while it goes on. */
+  ended: string | null
+  /** The way of the next pen, as it was drawn; null once all have theirs. */
+  next: string | null
+  /** Pens that have theirs, in the order they got it. */
+  given: {
+    /** The pen’s id. */
+    id: string
+    /** Its mark. */
+    mark: string
+    /** Its name. */
+    name: string
+    /** As it was drawn. */
+    way: string
+    /** As it was made; null while it is not over. */
+    made: string | null
+  }[]
+  /** What came of it; null until all are over, or it was ended: who looks before that finds what is not there. */
+  answer: RateAnswer | null
+}
+
 /** What was learnt of a turner, with what is set aside. */
 export interface LearntOf {
   /** All of it. */

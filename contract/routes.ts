@@ -15,6 +15,7 @@ import type {
   MarkQuery,
   MethodInput,
   NewPen,
+  NewTrial,
   OwnAbrasive,
   PenChange,
   PenQuery,
@@ -27,7 +28,7 @@ import type {
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
-import type { AlikePen, FindingAnswer, FindingPens, FindingsPlace, LearntOf } from './findings'
+import type { AlikePen, FindingAnswer, FindingPens, FindingsPlace, LearntOf, Trial } from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -75,6 +76,10 @@ export interface Routes {
   'GET /api/findings/pens': { query: FindingPensQuery, answer: FindingPens }
   'GET /api/findings/learnt': { answer: LearntOf }
   'PUT /api/findings/learnt': { body: AsideChange, answer: LearntOf }
+  'GET /api/findings/trials': { answer: Trial[] }
+  'POST /api/findings/trials': { body: NewTrial, answer: Trial[] }
+  'PUT /api/findings/trials/:id/pens': { body: { pen: string }, answer: Trial[] }
+  'PATCH /api/findings/trials/:id': { body: { ended: true }, answer: Trial[] }
   'GET /api/fittings': { answer: ShelfFitting[] }
   'POST /api/fittings': { body: ShelfFittingInput, answer: ShelfFitting }
   'PUT /api/fittings/:id': { body: ShelfFittingInput, answer: ShelfFitting }

@@ -1,7 +1,7 @@
-import { boolean, string, type InferType } from 'yup'
+import { array, boolean, number, string, ValidationError, type InferType } from 'yup'
 import { defectKinds } from '../core/defects'
 import { figures, outcomes, traits } from '../core/findings'
-import { exact, line, word } from './common'
+import { exact, judged, line, uuid, word } from './common'
 
 /** Whether a name is one of a time zone that this machine knows. */
 function isZone(name: string | undefined): boolean {
@@ -41,3 +41,18 @@ export const asideSchema = exact({
 })
 /** The same as it comes in. */
 export type AsideChange = InferType<typeof asideSchema>
+
+/** Two ways to be tried out: of which outcome, by what, and so many pens of each. */
+export const newTrialSchema = judged(exact({
+  id: uuid().required(),
+  of: word(...outcomes, ...defectKinds).required(),
+  by: word(...traits).required(),
+  ways: array(line(120).required()).length(2, 'There should be two ways.').required(),
+  pens: number().integer().min(2, 'Should lie between 2 and 200.').max(200, 'Should lie between 2 and 200.').required(),
+}), ({ ways }) => new Set(ways).size === 2 || new ValidationError('Choose two ways that differ.', ways, 'ways'))
+/** The same as it comes in. */
+export type NewTrial = InferType<typeof newTrialSchema>
+/** A pen gets the way that was drawn next. */
+export const trialPenSchema = exact({ pen: uuid().required() })
+/** A trial is ended before its time. */
+export const trialEndSchema = exact({ ended: boolean().oneOf([true]).required() })

@@ -1,7 +1,8 @@
 export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput, type ReadingInput } from './blank'
 export { errorsOf, fieldErrors, type FieldErrors } from './errors'
 export {
-  asideSchema, findingPensQuerySchema, findingQuerySchema, type AsideChange, type FindingPensQuery, type FindingQuery,
+  asideSchema, findingPensQuerySchema, findingQuerySchema, newTrialSchema, trialEndSchema, trialPenSchema, type AsideChange,
+  type FindingPensQuery, type FindingQuery, type NewTrial,
 } from './finding'
 export { hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type HoursChange, type KeptPlan, type Pin } from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'

@@ -103,6 +103,9 @@ export function answerSays(of: AskedOf, by: Trait, answer: FindingAnswer): strin
   return `${valueLabel(by, value)}: ${much}${sureWords(sureness, more)}.`
 }
 
+/** Whether a turner can choose it, and so try it out: not what the wood, the set, the air or the clock are. */
+export const canBeChosen = (by: Trait): boolean => !(['wood', 'class', 'fitting', 'air', 'warmth', 'hour'] as Trait[]).includes(by)
+
 /** What one can do about something that stands out; nothing where it cannot be chosen. */
 export function tryWords(by: Trait, isMore: boolean): string {
   if (by === 'air' || by === 'warmth') return isMore ? 'Wait for other air, or bring it about, before the coats.' : 'Coat in such air.'

@@ -5,6 +5,7 @@ import { noticed } from './noticed'
 import { traits, type FigureName, type ToldPen, type Trait } from './pens'
 import { cellsOf, type Asked } from './cells'
 import { howMuch } from './how-much'
+import { pensForTrial, wayAt } from './trial'
 import { howOften, surest } from './how-often'
 
 /** A pen of which nothing else matters here. */
@@ -132,4 +133,43 @@ describe('what stands out', () => {
     expect(named).toBeGreaterThanOrEqual(16)
   })
   it('few pens tell nothing', () => expect(noticed(looksAt(logOf({ pens: 6, seed: 1, rate: () => 0.5 })))).toEqual([]))
+})
+
+describe('a trial', () => {
+  it('takes so many pens that what is there is found four times in five', () => {
+    for (const [one, other] of [[0.6, 0.3], [0.1, 0.5], [0.8, 0.5]] as const) {
+      const pens = pensForTrial(one, other)
+      const { uniform } = chance(pens)
+      let found = 0
+      for (let trial = 0; trial < 400; trial++) {
+        const hits = (rate: number) => Array.from({ length: pens }, () => uniform() < rate).filter(Boolean).length
+        const cells = ([['a', one], ['b', other]] as const).map(([value, rate]) =>
+          ({ value, class: null, method: null, hits: hits(rate), of: pens }))
+        if (surest(howOften(cells, 'tool'))!.sureness !== 'not yet') found++
+      }
+      // Fisher's test is stricter than what the number was worked out by.
+      expect(found / 400).toBeGreaterThan(0.68)
+      expect(found / 400).toBeLessThan(0.93)
+    }
+  })
+  it('takes more for a smaller difference, half as often where they are alike, and never fewer than four', () => {
+    expect(pensForTrial(0.3, 0.6)).toBe(pensForTrial(0.6, 0.3))
+    expect(pensForTrial(0.3, 0.45)).toBeGreaterThan(pensForTrial(0.3, 0.6))
+    expect(pensForTrial(0.4, 0.4)).toBe(pensForTrial(0.4, 0.2))
+    expect(pensForTrial(0, 1)).toBe(4)
+    expect(pensForTrial(0, 0)).toBe(200)
+    expect(() => pensForTrial(-0.1, 0.5)).toThrow(RangeError)
+  })
+  it('draws two of each pair of pens, either first about as often, the same again for the same trial (property)', () => {
+    const ways = ['a', 'b'] as const
+    fc.assert(fc.property(fc.nat(), fc.nat(200), (seed, pair) => {
+      const both = [wayAt(ways, seed, 2 * pair), wayAt(ways, seed, 2 * pair + 1)]
+      expect([...both].sort()).toEqual(['a', 'b'])
+      expect(wayAt(ways, seed, 2 * pair)).toBe(both[0])
+    }))
+    const first = Array.from({ length: 2000 }, (_, pair) => wayAt(ways, 7, 2 * pair)).filter(way => way === 'a').length
+    expect(Math.abs(first - 1000)).toBeLessThan(120)
+    const others = Array.from({ length: 2000 }, (_, seed) => wayAt(ways, seed, 0)).filter(way => way === 'a').length
+    expect(Math.abs(others - 1000)).toBeLessThan(120)
+  })
 })

@@ -1,4 +1,4 @@
-import { medianOf, middleOf, shiftOf } from './statistics/middle'
+import { medianOf, middleOf, shiftsOf } from './statistics/middle'
 import type { Between } from './statistics/rate'
 import { LIKELY, SURE, type Sureness } from './statistics/verdict'
 
@@ -30,14 +30,20 @@ export interface FigureGroup {
 
 /** How much something comes to on pens, by a trait of theirs; the group with the most pens first. What is no number tells nothing. */
 export function howMuch(measured: readonly Measured[]): FigureGroup[] {
-  const told = measured.filter(one => Number.isFinite(one.figure))
-  return [...new Set(told.map(one => one.value))].map((value): FigureGroup => {
-    const mine = told.filter(one => one.value === value).map(one => one.figure)
-    const others = told.filter(one => one.value !== value).map(one => one.figure)
+  const groups = new Map<string, number[]>()
+  for (const { value, figure } of measured) {
+    if (!Number.isFinite(figure)) continue
+    const own = groups.get(value)
+    if (own) own.push(figure)
+    else groups.set(value, [figure])
+  }
+  return [...groups].map(([value, mine]): FigureGroup => {
+    const others = [...groups].flatMap(([other, figures]) => (other === value ? [] : figures))
     const median = medianOf(mine)
-    const over = others.length ? shiftOf(mine, others) : undefined
+    const shift = others.length ? shiftsOf(mine, others) : () => undefined
+    const over = shift()
     const known = { value, of: mine.length, middle: middleOf(mine), ...(median ? { median } : {}), ...(over ? { over } : {}) }
-    return { ...known, ...toldBy(mine, others) }
+    return { ...known, ...toldBy(shift, Math.min(mine.length, others.length)) }
   }).sort((a, b) => b.of - a.of || (a.value < b.value ? -1 : 1))
 }
 
@@ -45,19 +51,18 @@ export function howMuch(measured: readonly Measured[]): FigureGroup[] {
 const MOST = 10_000
 
 /**
- * How sure it is that two kinds differ: by the interval of their shift. An interval narrows with the root of how many there are: from
- * that follows how many more it would take.
+ * How sure it is that two kinds differ: by the interval of their shift. An interval narrows with the root of how many there are (`pens` of
+ * the fewer): from that follows how many more it would take.
  */
-function toldBy(mine: readonly number[], others: readonly number[]): Pick<FigureGroup, 'sureness' | 'more'> {
+function toldBy(shift: (level: number) => Between | undefined, pens: number): Pick<FigureGroup, 'sureness' | 'more'> {
   const leavesOut = (chance: number) => {
-    const shift = others.length ? shiftOf(mine, others, 1 - chance) : undefined
-    return shift && (shift.low > 0 || shift.high < 0)
+    const known = shift(1 - chance)
+    return known !== undefined && (known.low > 0 || known.high < 0)
   }
   if (leavesOut(SURE)) return { sureness: 'sure', more: 0 }
   if (leavesOut(LIKELY)) return { sureness: 'likely', more: 0 }
-  const shift = others.length ? shiftOf(mine, others, 1 - LIKELY) : undefined
-  if (!shift?.value) return { sureness: 'not yet', more: undefined }
-  const half = (shift.high - shift.low) / 2
-  const more = Math.ceil(Math.min(mine.length, others.length) * ((half / shift.value) ** 2 - 1))
+  const known = shift(1 - LIKELY)
+  if (!known?.value) return { sureness: 'not yet', more: undefined }
+  const more = Math.ceil(pens * (((known.high - known.low) / 2 / known.value) ** 2 - 1))
   return { sureness: 'not yet', more: more > MOST ? undefined : Math.max(1, more) }
 }

@@ -7,3 +7,4 @@ export { figures, traits, type FigureName, type ToldPen, type Trait, type Traits
 export { isFigure, outcomes, readyQuestions, type AskedOf, type Question } from './questions'
 export type { Between } from './statistics/rate'
 export type { Sureness } from './statistics/verdict'
+export { pensForTrial, wayAt } from './trial'

@@ -1,5 +1,5 @@
-export { branchOf, canBeKept, changesFor, changeWord, STEPS, type Branch, type Change } from './branch'
+export { branchOf, canBeKept, changesFor, changeWord, STEPS, type Change } from './branch'
 export { handOf, type Hand } from './hand'
-export { hazards, playing, spreads, type HazardName, type Played, type Spread, type SpreadName } from './many'
+export { playing, type HazardName, type Played, type Spread, type SpreadName } from './many'
 export { sharesOf, type Share } from './matters'
-export { playable, type Outcome, type Playable } from './play'
+export { playable } from './play'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { defectKinds } from '../../core/defects'
+import type { Trial } from '../../contract'
 import { plannedTraits } from '../../core/bench'
 import {
   apartIn, cellsOf, howOften, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
@@ -18,6 +19,7 @@ import { allLooks } from './looks'
 import { changePen, createPen, readPen } from './pens'
 import { readPlan } from './plans'
 import { writeTold } from './told'
+import { beginTrial, endTrial, giveWay, listTrials } from './trials'
 
 const database = onDatabase()
 let knex: Knex
@@ -166,6 +168,54 @@ describe('pens like one', () => {
     expect(found).toHaveLength(6)
     expect(found.map(one => one.apart.reduce((sum, each) => sum + each.by, 0))).toEqual(expected.slice(0, 6).map(one => one.far))
     expect(found.map(one => one.id)).toEqual(expected.slice(0, 6).map(one => one.id))
+  })
+})
+
+describe('a trial of two ways', () => {
+  const trial = { id: crypto.randomUUID(), of: 'chip' as const, by: 'tool' as const, ways: ['skew', 'gouge'], pens: 2 }
+  const only = async (told: Promise<Trial[]>) => (await told)[0]!
+  it('draws a way for each pen, tells nothing before all are over, and counts pens as they were drawn', async () => {
+    await beginTrial(knex, trial)
+    // The same again is the same trial.
+    expect(await beginTrial(knex, { ...trial, pens: 9 })).toMatchObject([{ pens: 2, given: [], answer: null, ended: null }])
+    const ids = []
+    for (const mark of ['B1', 'B2', 'B3', 'B4']) ids.push(await made({ mark }))
+    const drawn: string[] = []
+    for (const id of ids) {
+      drawn.push((await only(listTrials(knex))).next!)
+      await giveWay(knex, trial.id, id)
+      // Said again it has the way that it has.
+      expect((await only(giveWay(knex, trial.id, id))).given.at(-1)!.way).toBe(drawn.at(-1))
+    }
+    expect([...drawn].sort()).toEqual(['gouge', 'gouge', 'skew', 'skew'])
+    expect([...drawn.slice(0, 2)].sort()).toEqual(['gouge', 'skew'])
+    expect((await only(listTrials(knex))).next).toBeNull()
+    const more = await made({ mark: 'B5' })
+    await expect(giveWay(knex, trial.id, more)).rejects.toThrow(/takes no more pens/)
+    // All are made with a skew: those that were to have a gouge are counted as such.
+    for (const [index, id] of ids.entries()) {
+      expect((await only(listTrials(knex))).answer).toBeNull()
+      const chip = entry(id, 20, 'defect', { kind: 'chip', barrel: 'only', fromTip: 10, size: 1, step: null })
+      await finish(id, ...(drawn[index] === 'gouge' ? [chip] : []))
+    }
+    const { answer, given } = await only(listTrials(knex))
+    expect(given.map(one => one.made)).toEqual(['skew', 'skew', 'skew', 'skew'])
+    const counts = new Map(answer!.groups.map(one => [one.value, one.counted]))
+    expect([counts.get('gouge'), counts.get('skew')]).toEqual([{ hits: 2, of: 2 }, { hits: 0, of: 2 }])
+  })
+  it('takes only pens that are here and not begun, and can be ended before its time', async () => {
+    const other = { ...trial, id: crypto.randomUUID() }
+    await beginTrial(knex, other)
+    const [begun, planned] = [await made({ mark: 'B1' }), await made({ mark: 'B2' })]
+    await appendEvents(knex, [entry(begun, 0, 'done', { step: 'parts' })])
+    await expect(giveWay(knex, other.id, begun)).rejects.toMatchObject({ fields: { pen: expect.stringMatching(/not begun/) } })
+    await expect(giveWay(knex, other.id, crypto.randomUUID())).rejects.toMatchObject({ fields: { pen: expect.stringMatching(/is here/) } })
+    await expect(giveWay(knex, crypto.randomUUID(), planned)).rejects.toThrow(/no such trial/)
+    await giveWay(knex, other.id, planned)
+    const [ended] = await endTrial(knex, other.id)
+    expect(ended).toMatchObject({ next: null, given: [{ mark: 'B2', made: null }], answer: { all: { of: 0 } } })
+    expect((await endTrial(knex, other.id))[0]!.ended).toBe(ended!.ended)
+    await expect(giveWay(knex, other.id, await made({ mark: 'B3' }))).rejects.toThrow(/takes no more pens/)
   })
 })
 

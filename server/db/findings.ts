@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { FindingAnswer, FindingPens, FindingsPlace, ReadyQuestion } from '../../contract'
 import {
-  howMuch, howOften, isFigure, noticed, readyQuestions, surest, type Cell, type Measured, type Question, type Trait,
+  howMuch, howOften, isFigure, noticed, readyQuestions, surest, type Cell, type Look, type Measured, type Question, type Trait,
 } from '../../core/findings'
 import type { FindingPensQuery, FindingQuery } from '../../schemas'
 import { isFresh, keepLesson, type Lesson } from './lessons'
@@ -9,7 +9,9 @@ import { allLooks } from './looks'
 import { columnOf, TOLD } from './told'
 
 /** Figures are asked of so many pens, the latest. */
-const LATEST = 20_000
+const LATEST = 10_000
+/** So many tell whether a question put ready can be answered. */
+const FEW = 2000
 /** So many pens are opened at once. */
 const OPENED = 50
 
@@ -21,11 +23,11 @@ interface Part {
 const part = (sql: string, ...bindings: readonly Knex.RawBinding[]): Part => ({ sql, with: bindings })
 
 /** A trait of a pen; hours by the clock of whoever asks. */
-const traitSql = (trait: Trait, zone = 'UTC'): Part =>
+export const traitSql = (trait: Trait, zone = 'UTC'): Part =>
   trait === 'hour' ? part('to_char(coated at time zone ?, \'HH24\')', zone) : part(columnOf(trait))
 
 /** On which pens it was so, and which tell it at all. */
-function askedSql(of: string, zone = 'UTC'): { hit: Part, tells: Part } {
+export function askedSql(of: string, zone = 'UTC'): { hit: Part, tells: Part } {
   switch (of) {
     case 'any defect': return { hit: part('cardinality(defects) > 0'), tells: part('true') }
     case 'failed mend': return { hit: part('failed > 0'), tells: part('mends > 0') }
@@ -62,13 +64,13 @@ async function cellsOf(knex: Knex, { of, by, among, value, zone }: FindingQuery)
   return rows
 }
 
-async function measuredOf(knex: Knex, { of, by, among, value, zone }: FindingQuery): Promise<Measured[]> {
+async function measuredOf(knex: Knex, { of, by, among, value, zone }: FindingQuery, most = LATEST): Promise<Measured[]> {
   const [trait, which] = [traitSql(by, zone), amongSql({ among, value, zone })]
   const { rows }: { rows: Measured[] } = await knex.raw(
     `select value, figure from (
        select ${trait.sql} as value, (figures->>?)::float8 as figure, ended, pen_id from pen_told where figures \\? ? and ${which.sql}
      ) as pens where value is not null order by ended desc, pen_id limit ?`,
-    [...trait.with, of, of, ...which.with, LATEST])
+    [...trait.with, of, of, ...which.with, most])
   return rows
 }
 
@@ -104,7 +106,7 @@ export async function findingsPlace(knex: Knex): Promise<FindingsPlace> {
 async function workedOut(knex: Knex): Promise<FindingsPlace> {
   const { pens, looks, values } = await allLooks(knex)
   const ready: ReadyQuestion[] = []
-  for (const question of readyQuestions) ready.push(await readied(knex, question))
+  for (const question of readyQuestions) ready.push(await readied(knex, question, looks))
   return { pens, values, noticed: noticed(looks), ready: ready.sort((a, b) => rank(a) - rank(b)) }
 }
 
@@ -112,16 +114,18 @@ async function workedOut(knex: Knex): Promise<FindingsPlace> {
 const rank = ({ sureness, more }: ReadyQuestion): number =>
   sureness === 'sure' ? -2 : sureness === 'likely' ? -1 : more ?? Infinity
 
-/** How far a question can be answered; hours by the clock of this machine. */
-async function readied(knex: Knex, question: Question): Promise<ReadyQuestion> {
-  const answer = await answerFinding(knex, { ...question, zone: Intl.DateTimeFormat().resolvedOptions().timeZone })
-  if (answer.kind === 'rate') {
-    const first = surest(answer)
-    return { ...question, sureness: first?.sureness ?? null, more: leastMore(answer.differences) }
+/** How far a question can be answered, from what was counted already where it was; hours by the clock of this machine. */
+async function readied(knex: Knex, question: Question, looks: readonly Look[]): Promise<ReadyQuestion> {
+  const asked = { ...question, zone: Intl.DateTimeFormat().resolvedOptions().timeZone }
+  if (isFigure(question.of)) {
+    const groups = howMuch(await measuredOf(knex, asked, FEW))
+    const order = ['sure', 'likely', 'not yet'] as const
+    const known = groups.length > 1 ? order.find(one => groups.some(group => group.sureness === one)) : undefined
+    return { ...question, sureness: known ?? null, more: leastMore(groups) }
   }
-  const order = ['sure', 'likely', 'not yet'] as const
-  const known = answer.groups.length > 1 ? order.find(one => answer.groups.some(group => group.sureness === one)) : undefined
-  return { ...question, sureness: known ?? null, more: leastMore(answer.groups) }
+  const look = looks.find(one => one.of === question.of && one.trait === question.by)
+  const answer = howOften(look?.cells ?? await cellsOf(knex, asked), question.by)
+  return { ...question, sureness: surest(answer)?.sureness ?? null, more: leastMore(answer.differences) }
 }
 
 function leastMore(all: readonly { more: number | undefined }[]): number | null {

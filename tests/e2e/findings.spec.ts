@@ -1,6 +1,6 @@
-import type { WholePen } from '../../contract'
+import type { Pen, WholePen } from '../../contract'
 import { expect, test } from '../stand'
-import { season } from '../support/season'
+import { season, workToEnd } from '../support/season'
 
 // Only the demo’s pens and those that are made here.
 test.use({ only: 'findings' })
@@ -44,6 +44,35 @@ test('a question cannot be told yet, says how many pens more it takes, and is to
   await expect(page).toHaveURL(/of=minutes&by=wood&among=tool&value=/)
   await page.reload()
   await expect(page.getByRole('region', { name: /^(Oak|Apple): \d+ min (more|less) than the others/ })).toBeVisible()
+})
+
+test('two ways are tried out to their end: drawn by lot, planned so, and told once all pens are over', async ({ page, request, pen }) => {
+  test.setTimeout(90_000)
+  const pens: Pen[] = []
+  for (const name of ['Tried one', 'Tried two', 'Tried three', 'Tried four']) pens.push(await pen({ name }))
+  await page.goto('/findings?of=chip&by=tool')
+  await page.getByRole('button', { name: 'Try two ways out' }).click()
+  const form = page.getByRole('form', { name: 'Try two ways out' })
+  await expect(form.getByText(/^\d+ would find what is there four times in five\.$/)).toBeVisible()
+  await form.getByRole('spinbutton').fill('2')
+  await form.getByRole('button', { name: 'Begin' }).click()
+  const trial = page.getByRole('article', { name: /^Chip, tear-out: (skew or gouge|gouge or skew)$/ })
+  await expect(trial).toContainText('0 of 4 pens are over')
+  const drawn: string[] = []
+  for (const { id, mark, name } of pens) {
+    const [, way] = /The next pen: (skew|gouge), as the lot has it/.exec((await trial.textContent())!)!
+    drawn.push(way!)
+    await trial.getByRole('combobox', { name: 'Give it to' }).click()
+    await page.getByRole('option', { name: `${mark} ${name}` }).click()
+    await expect(page.getByText(`${mark} is planned with: ${way}.`)).toBeVisible()
+    await expect.poll(async () => ((await (await request.get(`/api/pens/${id}`)).json()) as WholePen).pen.tool).toBe(way)
+  }
+  expect([...drawn].sort()).toEqual(['gouge', 'gouge', 'skew', 'skew'])
+  await expect(trial).toContainText('What came of it is told once all are over.')
+  await workToEnd(request, pens, index => (drawn[index] === 'gouge' ? ['chip'] : []))
+  await page.reload()
+  await expect(trial).toContainText('4 of 4 pens are over')
+  await expect(trial).toContainText('Gouge: 2 of 2, the others 0 of 2: 100 in 100 more')
 })
 
 test('pens like one are found in the log, say in what they differ, and one is made like that one', async ({ page, request, pen }) => {

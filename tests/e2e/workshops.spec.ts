@@ -150,6 +150,8 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'PUT /api/blanks/:id': { ...asBlank, damp: false, photo: null, version: 1 },
     'POST /api/blanks/:id/readings': { id: randomUUID(), at: new Date().toISOString(), grams: 50 },
     'PUT /api/evenings/pins': { ...pin, id: randomUUID() },
+    'PUT /api/findings/trials/:id/pens': { pen: one.id },
+    'PATCH /api/findings/trials/:id': { ended: true },
     'POST /api/events': {
       events: [{
         id: randomUUID(), pen: one.id, kind: 'done', barrels: ['only'], at: new Date().toISOString(), device: 'x', payload: { step: 'x' },
@@ -173,6 +175,8 @@ test('no route tells or changes anything of another workshop', async ({ request 
     // Taking back what is not here is as if it had been: what is there stays, as is seen below.
     'PUT /api/evenings/pins': 422,
     'DELETE /api/evenings/pins/:id': 200,
+    'PUT /api/findings/trials/:id/pens': 404,
+    'PATCH /api/findings/trials/:id': 404,
     'POST /api/events': 422,
     'PATCH /api/pens/:id': 404,
     'POST /api/pens/:id/plan': 404,

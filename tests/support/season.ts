@@ -22,11 +22,12 @@ interface Season {
 }
 
 const HEADERS = { maxRetries: 2 }
+const FIRST = Date.parse('2019-01-07T19:00:00.000Z')
+const TWO_DAYS = 2 * 24 * 3600_000
 
 /** Makes pens and works each to its end in the evenings of years gone by, with defects as often as is said. */
-export async function season(request: APIRequestContext, { pens, letter, made, rate, pace = () => 1, seed = 7 }: Season): Promise<Pen[]> {
-  const { uniform, normal } = chance(seed)
-  const all: Pen[] = []
+export async function season(request: APIRequestContext, { pens, letter, made, rate, pace = () => 1, seed = 7 }: Season): Promise<void> {
+  const { uniform } = chance(seed)
   for (let index = 0; index < pens; index++) {
     const change = made(index)
     const data: NewPen = {
@@ -35,22 +36,36 @@ export async function season(request: APIRequestContext, { pens, letter, made, r
     }
     const answer = await request.post('/api/pens', { ...HEADERS, data })
     expect(answer.status()).toBe(201)
-    const pen = (await answer.json()) as Pen
-    const { plan } = (await (await request.get(`/api/pens/${pen.id}`, HEADERS)).json()) as WholePen
-    let at = Date.parse('2019-01-07T19:00:00.000Z') + index * 2 * 24 * 3600_000
-    const barrels = [plan!.steps[0]!.barrels[0]!]
-    const entry = (kind: string, payload: object): BenchEvent =>
-      ({ id: randomUUID(), pen: pen.id, kind, payload, barrels, device: 'tablet', at: new Date(at).toISOString() }) as never
-    const own = pace(change)
-    const events = plan!.steps.map(({ id }) => {
-      at += 1000 * own * (60 + 20 * Math.abs(normal()))
-      return entry('done', { step: id })
-    })
-    for (const [kind, often] of Object.entries(rate(change))) {
-      if (uniform() < often) events.push(entry('defect', { kind, barrel: barrels[0], fromTip: 10, size: 1, step: null }))
-    }
-    expect((await request.post('/api/events', { ...HEADERS, data: { events } })).status()).toBe(200)
-    all.push(pen)
+    const found = Object.entries(rate(change)).flatMap(([kind, often]) => (uniform() < often ? [kind as DefectKind] : []))
+    await finish(request, (await answer.json()) as Pen, { from: FIRST + index * TWO_DAYS, pace: pace(change), found, seed: seed + index })
   }
-  return all
+}
+
+/** Works pens to their end, each with what is found on it. */
+export async function workToEnd(request: APIRequestContext, pens: readonly Pen[], found: (index: number) => readonly DefectKind[]) {
+  for (const [index, pen] of pens.entries())
+    await finish(request, pen, { from: FIRST - (index + 1) * TWO_DAYS, pace: 1, found: found(index), seed: index })
+}
+
+interface Evening {
+  from: number
+  pace: number
+  found: readonly DefectKind[]
+  seed: number
+}
+
+async function finish(request: APIRequestContext, pen: Pen, { from, pace, found, seed }: Evening): Promise<void> {
+  const { normal } = chance(seed)
+  const { plan } = (await (await request.get(`/api/pens/${pen.id}`, HEADERS)).json()) as WholePen
+  const { steps } = plan!
+  const barrels = [steps[0]!.barrels[0]!]
+  let at = from
+  const entry = (kind: string, payload: object): BenchEvent =>
+    ({ id: randomUUID(), pen: pen.id, kind, payload, barrels, device: 'tablet', at: new Date(at).toISOString() }) as never
+  const events = steps.map(({ id }) => {
+    at += 1000 * pace * (60 + 20 * Math.abs(normal()))
+    return entry('done', { step: id })
+  })
+  events.push(...found.map(kind => entry('defect', { kind, barrel: barrels[0], fromTip: 10, size: 1, step: null })))
+  expect((await request.post('/api/events', { ...HEADERS, data: { events } })).status()).toBe(200)
 }

@@ -71,6 +71,7 @@ const isRate = computed(() => props.answer.kind === 'rate')
       </tbody>
     </table>
     <p v-if="rows.length" class="quiet">{{ answerNotes(answer) }}</p>
+    <FindingsTry v-if="answer.kind === 'rate' && answer.groups.length > 1 && canBeChosen(asked.by)" :asked="asked" :answer="answer" />
   </section>
 </template>
 

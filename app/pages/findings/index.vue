@@ -46,6 +46,7 @@ async function put(question: { of: string, by: string }) {
         <FindingsAnswer v-else-if="answer" :asked="answer.of" :answer="answer.is" />
       </div>
       <aside>
+        <FindingsTrials />
         <FindingsNoticed :noticed="place.noticed" @ask="put" />
         <FindingsReady :ready="place.ready" :asked="asked" @ask="put" />
       </aside>

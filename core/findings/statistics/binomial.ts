@@ -11,10 +11,3 @@ export function logFactorial(n: number): number {
 /** The logarithm of how many ways there are to choose k of n; none: -Infinity. */
 export const logChoose = (n: number, k: number): number =>
   k < 0 || k > n ? -Infinity : logFactorial(n) - logFactorial(k) - logFactorial(n - k)
-
-/** How likely no more than k of n fall on one side of a fair coin. */
-export function fairBelow(n: number, k: number): number {
-  let sum = 0
-  for (let one = 0; one <= Math.min(n, k); one++) sum += Math.exp(logChoose(n, one) - n * Math.LN2)
-  return Math.min(1, sum)
-}

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-const TABLES = ['pen_told', 'learnt_aside'] as const
+const TABLES = ['pen_told', 'learnt_aside', 'trials', 'trial_pens'] as const
 
 /** Traits of pens, each in a column of its own: questions count by them over all pens there ever were. */
 const TRAITS = [
@@ -8,7 +8,9 @@ const TRAITS = [
   'shape',
 ]
 
-/** How pens that are over were made and turned out; and what was learnt that the turner has set aside. */
+/**
+ * How pens that are over were made and turned out; what was learnt that the turner has set aside; and ways that are tried out
+ * against one another. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
     create table pen_told (
@@ -33,6 +35,28 @@ export async function up(knex: Knex): Promise<void> {
       what text not null,
       since timestamptz not null default now(),
       primary key (workshop_id, what))`)
+  await knex.raw(`
+    create table trials (
+      workshop_id uuid not null default current_workshop() references workshops (id),
+      id uuid not null,
+      begun timestamptz not null default now(),
+      ended timestamptz,
+      seed integer not null,
+      body jsonb not null,
+      primary key (workshop_id, id))`)
+  await knex.raw('create index trials_latest on trials (workshop_id, begun)')
+  await knex.raw(`
+    create table trial_pens (
+      workshop_id uuid not null default current_workshop() references workshops (id),
+      trial_id uuid not null,
+      place integer not null,
+      pen_id uuid not null,
+      way text not null,
+      primary key (workshop_id, trial_id, place),
+      unique (workshop_id, trial_id, pen_id),
+      foreign key (workshop_id, trial_id) references trials (workshop_id, id),
+      foreign key (workshop_id, pen_id) references pens (workshop_id, id))`)
+  await knex.raw('create index trial_pens_pen on trial_pens (workshop_id, pen_id)')
   for (const table of TABLES) {
     await knex.raw(`grant select, insert, update, delete on ${table} to oxlip_walled`)
     await knex.raw(`alter table ${table} enable row level security`)
@@ -42,6 +66,6 @@ export async function up(knex: Knex): Promise<void> {
 }
 
 export async function down(knex: Knex): Promise<void> {
-  for (const table of TABLES) await knex.raw(`drop table ${table}`)
+  for (const table of [...TABLES].reverse()) await knex.raw(`drop table ${table}`)
   await knex('lessons').where({ kind: 'told' }).delete()
 }
