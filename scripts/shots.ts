@@ -1,6 +1,7 @@
 import { must } from '../core/sure'
 import { mkdirSync } from 'node:fs'
 import type { Page } from '@playwright/test'
+import { season } from '../tests/support/season'
 import { withDemoBrowser } from './lib/demo-browser'
 import { main, say } from './lib/say'
 
@@ -39,22 +40,18 @@ await main(() =>
         first: async page => page.getByRole('button', { name: 'Sanding ladder' }).click(),
       },
       { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
-      { name: 'pen-turn', path: at('A4', '/work'), ready: '.title', first: measureTip },
+      { name: 'pen-what-if', path: `${at('D1', '/what-if')}?with=depth.80,hurry`, ready: 'tbody td', first: playedThrough },
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
       { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'methods', path: '/methods', ready: 'article' },
       { name: 'evenings', path: '/evenings', ready: '.chart', first: rested },
       { name: 'together', path: '/', ready: '.rows', first: togetherFirst },
-      {
-        name: 'shelf-finishes',
-        path: '/shelf/finishes',
-        ready: '.bottles',
-        first: async page => page.getByText('Melamine lacquer').first().click(),
-      },
       { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
       { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
       { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
+      // The last of them, since it makes two winters of pens.
+      { name: 'findings', path: '/findings?of=chip&by=tool', ready: 'section table', first: twoWinters },
     ]
     mkdirSync(FOLDER, { recursive: true })
     for (const { name, path, size = WIDE, ready, first } of shots) {
@@ -96,19 +93,22 @@ async function openFinish(page: Page) {
   await page.locator('.finish').scrollIntoViewIfNeeded()
 }
 
-/** Goes on with the space bar until the next thing to do stands there. */
-async function space(page: Page, until: RegExp): Promise<void> {
-  for (let times = 0; times < 30 && !until.test((await page.locator('.title').textContent()) ?? ''); times++) {
-    await page.keyboard.press('Space')
-    await page.waitForTimeout(650)
-  }
+async function playedThrough(page: Page): Promise<void> {
+  await page.getByText('10000 so far.').waitFor()
+  await page.getByText(/of what is unknown/).first().waitFor()
 }
 
-async function measureTip(page: Page): Promise<void> {
-  await space(page, /^Turn/)
-  await page.getByRole('button', { name: /tip end/ }).click()
-  await page.getByLabel('The calliper says').fill('11.9 mm')
-  await page.keyboard.press('Enter')
+/** Pens of two tools and four woods, of which the one chips and another takes its time. */
+async function twoWinters(page: Page): Promise<void> {
+  const woods = ['apple', 'pear', 'damson', 'medlar']
+  await season(page.request, {
+    pens: 72, letter: 'W', made: index => ({ tool: index % 5 < 2 ? 'gouge' : 'skew', material: woods[index % 4] ?? 'apple' }),
+    rate: ({ tool, material }) =>
+      ({ 'chip': tool === 'gouge' ? 0.5 : 0.1, 'white dots': 0.15, 'bleed': material === 'damson' ? 0.5 : 0.04 }),
+    pace: ({ material }) => (material === 'damson' ? 1.4 : 1),
+  })
+  await page.reload()
+  await page.getByText(/^from 7\d pens/).waitFor()
 }
 
 async function chooseOak(page: Page): Promise<void> {

@@ -87,6 +87,12 @@ describe('how often', () => {
       }
     }), { numRuns: 40 })
   })
+  it('what cannot be told yet takes a pen more at the least: 3 of 3 against 1 of 4', () => {
+    const cells = [{ value: 'a', hits: 3, of: 3 }, { value: 'b', hits: 1, of: 4 }].map(one => ({ ...one, class: null, method: null }))
+    // Fisher by hand: the tables with 4 hits of 7 that are no likelier than this one, (1 + 4) / 35 [ours].
+    expect(howOften(cells, 'tool').differences[0]).toMatchObject({ sureness: 'not yet', more: 1 })
+    expect(howOften(cells, 'tool').differences[0]!.likelihood).toBeCloseTo(5 / 35, 9)
+  })
   it('pens that tell nothing are left out', () => {
     const pens = logOf({ pens: 20, rate: () => 0.5, seed: 2 })
     const { groups } = often(pens, pen => (pen.traits.tool === 'skew' ? bleeds(pen) : undefined), 'fitting')

@@ -72,13 +72,15 @@ function against(cells: readonly Cell[], value: string, by: Trait): Difference {
   const sides = sidesOf(cells, value)
   const { one, other } = sides
   const plain = differenceOf(one, other)
-  const more = moreNeeded(one, other)
-  if (!mixedWith.length) {
-    const likelihood = exactP(one, other)
-    return { value, by: plain, plain, likelihood, sureness: surenessOf(likelihood), mixedWith, more, sides }
+  const told = (by: Between, likelihood: number): Difference => {
+    const sureness = surenessOf(likelihood)
+    const more = moreNeeded(one, other)
+    // The interval may leave nought out a little before the exact test does.
+    return { value, by, plain, likelihood, sureness, mixedWith, sides, more: sureness === 'not yet' && more === 0 ? 1 : more }
   }
+  if (!mixedWith.length) return told(plain, exactP(one, other))
   const like = likeWithLike(strataOf(cells, value, mixedWith))
-  return { value, by: like, plain, likelihood: like.likelihood, sureness: surenessOf(like.likelihood), mixedWith, more, sides }
+  return told(like, like.likelihood)
 }
 
 const sumOf = (cells: readonly Counted[]): Counted => ({

@@ -1,8 +1,10 @@
+import { boardOf, record } from '../bench'
 import { methodOf, planFor } from '../../tests/support/inputs'
 import { isKind, trace, type Plan } from '../plan'
 import { methods } from '../../reference'
 import { branchOf, canBeKept, changesFor, changeWord } from './branch'
 import { handOf, type Hand } from './hand'
+import { simulatedLog } from './log'
 import { playing, playMany } from './many'
 import { sharesOf } from './matters'
 import { normals, uniforms } from './normal'
@@ -184,4 +186,47 @@ it('chance is even and normal: means, spreads and the part beyond two deviations
   expect(Math.abs(mean(drawn))).toBeLessThan(0.02)
   expect(Math.abs(mean(drawn.map(each => each ** 2)) - 1)).toBeLessThan(0.03)
   expect(Math.abs(mean(drawn.map(each => (Math.abs(each) > 2 ? 1 : 0))) - 0.0455)).toBeLessThan(0.005)
+})
+
+describe('a simulated pen', () => {
+  const FROM = Date.parse('2019-11-30T18:00:00.000Z')
+  const logOf = (plan: Plan, change: Partial<Hand>, seed: number) => {
+    let number = 0
+    const id = () => `00000000-0000-4000-8000-${String(++number).padStart(12, '0')}`
+    const one = playable(plan, handFor(plan, change))
+    return { one, log: simulatedLog(plan, one, { pen: id(), from: FROM, device: 'simulated', id }, seed) }
+  }
+  it('is a log like any other: it replays to a finished pen whose record has the times that were simulated', () => {
+    for (const plan of plans) {
+      const { one, log } = logOf(plan, {}, 3)
+      const { state, traced } = boardOf(plan, log)
+      expect(state.finished).toBe(true)
+      expect([state.unreadable, state.offPlan, state.offTime.filter(each => each.when === 'early')]).toEqual([[], [], []])
+      const { rows } = record(state, traced)
+      const measured = rows.filter(row => row.timing === 'measured')
+      expect(measured.length).toBeGreaterThan(rows.length / 3)
+      // From when the wait before it was over, or the step before was done.
+      for (const row of measured) {
+        const index = plan.steps.findIndex(step => step.id === row.step.id)
+        const took = one.ends[index]! - (index ? one.ends[index - 1]! : 0)
+        expect(row.handsOn!).toBeLessThanOrEqual(took + 0.002)
+      }
+    }
+  })
+  it('whose waits were hurried was off time; the same seed is the same pen', () => {
+    const plan = planFor('damson', 'click-8', { method: methodOf('ca-thin-first') })
+    const early = (change: Partial<Hand>) => boardOf(plan, logOf(plan, change, 5).log).state.offTime.filter(each => each.when === 'early')
+    expect(early({}).length).toBe(0)
+    expect(early({ hurry: 0.3 }).length).toBeGreaterThan(2)
+    expect(logOf(plan, {}, 5).log).toEqual(logOf(plan, {}, 5).log)
+    expect(logOf(plan, {}, 6).log).not.toEqual(logOf(plan, {}, 5).log)
+  })
+  it('that went through has it noted, at the levelling', () => {
+    const plan = planFor('damson', 'click-8', { method: methodOf('ca-thin-first'), wishes: { tool: 'skew', film: 'close', depth: 10 } })
+    const found = Array.from({ length: 60 }, (_, seed) => boardOf(plan, logOf(plan, { beginner: true }, seed).log).state.defects)
+    const through = found.flat()
+    expect(through.length).toBeGreaterThan(3)
+    expect(through.length).toBeLessThan(60)
+    for (const one of through) expect([one.kind, plan.steps.find(step => step.id === one.step)!.kind]).toEqual(['sand-through', 'level'])
+  })
 })

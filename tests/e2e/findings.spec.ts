@@ -1,4 +1,5 @@
 import type { Pen, WholePen } from '../../contract'
+import type { NewPen } from '../../schemas'
 import { expect, test } from '../stand'
 import { season, workToEnd } from '../support/season'
 
@@ -11,7 +12,8 @@ test('a question cannot be told yet, says how many pens more it takes, and is to
   page, request,
 }) => {
   test.setTimeout(120_000)
-  await season(request, { pens: 6, letter: 'V', made: index => ({ tool: tools[index % 2]! }), rate: () => ({ chip: 0.5 }) })
+  const gougeChips = ({ tool }: Partial<NewPen>) => ({ chip: tool === 'gouge' ? 1 : 0 })
+  await season(request, { pens: 6, letter: 'V', made: index => ({ tool: tools[index % 2]! }), rate: gougeChips })
   await page.goto('/findings?of=chip&by=tool')
   await expect(page.getByText(/^from \d+ pens finished or given up$/)).toBeVisible()
   const answer = page.getByRole('region', { name: /cannot be told yet: about \d+ pens? more of each would tell/ })
@@ -48,6 +50,7 @@ test('a question cannot be told yet, says how many pens more it takes, and is to
 
 test('two ways are tried out to their end: drawn by lot, planned so, and told once all pens are over', async ({ page, request, pen }) => {
   test.setTimeout(90_000)
+  await season(request, { pens: 2, letter: 'U', made: index => ({ tool: tools[index]! }), rate: () => ({}) })
   const pens: Pen[] = []
   for (const name of ['Tried one', 'Tried two', 'Tried three', 'Tried four']) pens.push(await pen({ name }))
   await page.goto('/findings?of=chip&by=tool')

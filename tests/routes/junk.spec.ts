@@ -32,7 +32,12 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
   const methods = await get<Method[]>('/api/methods')
   const blank = (await get<ShelfBlank[]>('/api/blanks'))[0]!.id
   const workshop = (await get<WorkshopList>('/api/workshops')).workshops[0]!.id
-  const ids: Record<string, string> = { pens: made.id, fittings: fitting, methods: made.method, blanks: blank, workshops: workshop }
+  const trial = randomUUID()
+  const tried = { id: trial, of: 'chip', by: 'tool', ways: ['skew', 'gouge'], pens: 2 }
+  expect((await request.post('/api/findings/trials', { data: tried })).status()).toBe(201)
+  const ids: Record<string, string> = {
+    pens: made.id, fittings: fitting, methods: made.method, blanks: blank, workshops: workshop, trials: trial,
+  }
   const defect = randomUUID()
   const kept: Kept = {
     'pen': [made.id], 'fitting': [fitting, made.fitting], 'method': [made.method], 'of': [made.method], 'blank': [blank, null],

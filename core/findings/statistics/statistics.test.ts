@@ -1,3 +1,4 @@
+import jstat from 'jstat'
 import fc from 'fast-check'
 import { chance } from '../../../tests/support/chance'
 import { logChoose, logFactorial } from './binomial'
@@ -216,5 +217,32 @@ describe('in words', () => {
     expect(much).toBeGreaterThan(0)
     expect(little!).toBeGreaterThan(much!)
     expect(moreNeeded(of(2, 4), of(2, 4))).toBeUndefined()
+  })
+})
+
+describe('beside a statistics package of the registry', () => {
+  it('normal, binomial and hypergeometric are the same (property)', () => {
+    fc.assert(fc.property(fc.double({ min: -6, max: 6, noNaN: true }), fc.double({ min: 0.001, max: 0.999, noNaN: true }), (z, part) => {
+      expect(normalBelow(z)).toBeCloseTo(jstat.normal.cdf(z, 0, 1), 6)
+      expect(normalAt(part)).toBeCloseTo(jstat.normal.inv(part, 0, 1), 5)
+    }))
+    const small = fc.integer({ min: 1, max: 40 })
+    fc.assert(fc.property(small, small, small, small, (a, b, hitsA, hitsB) => {
+      const [one, other] = [{ hits: Math.min(a, hitsA), of: a }, { hits: Math.min(b, hitsB), of: b }]
+      const hits = one.hits + other.hits
+      const at = (k: number) => jstat.hypgeom.pdf(k, a + b, a, hits)
+      const own = at(one.hits)
+      let sum = 0
+      for (let k = Math.max(0, hits - b); k <= Math.min(a, hits); k++) if (at(k) <= own * (1 + 1e-7)) sum += at(k)
+      expect(exactP(one, other)).toBeCloseTo(Math.min(1, sum), 6)
+    }), { numRuns: 60 })
+  })
+  it('the interval of a median leaves out as much as the binomial says', () => {
+    for (const count of [6, 15, 40, 101]) {
+      const values = Array.from({ length: count }, (_, index) => index)
+      const { low } = medianOf(values)!
+      expect(jstat.binomial.cdf(low, count, 0.5)).toBeLessThanOrEqual(0.025 + 1e-9)
+      expect(jstat.binomial.cdf(low + 1, count, 0.5)).toBeGreaterThan(0.025)
+    }
   })
 })
