@@ -1,6 +1,5 @@
 export { branchOf, canBeKept, changesFor, changeWord, STEPS, type Change } from './branch'
 export { handOf, type Hand } from './hand'
-export { simulatedLog } from './log'
 export { playing, type HazardName, type Played, type Spread, type SpreadName } from './many'
 export { sharesOf, type Share } from './matters'
 export { playable } from './play'
