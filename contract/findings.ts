@@ -1,5 +1,6 @@
 import type { WorkshopLearnt } from './stock'
-import type { DefectKind } from '../core/defects'
+import type { Fitting } from '../core/barrel'
+import type { Defect, DefectKind } from '../core/defects'
 import type { Apart, FigureGroup, Noticed, Question, RateAnswer, Sureness, Trait } from '../core/findings'
 
 /** What the pens that are over answer to a question: how often something is so, or how much something comes to. */
@@ -72,6 +73,29 @@ export interface ReadyQuestion extends Question {
   sureness: Sureness | null
   /** So many pens more of each would tell the least of it; null where it is told, or where even very many would not. */
   more: number | null
+}
+
+/** How a figure went from pen to pen, in the order of time. */
+export interface FigureCourse {
+  /** The latest pens that tell it. */
+  pens: {
+    /** The pen’s id. */
+    id: string
+    /** Its mark. */
+    mark: string
+    /** When it was over, ISO 8601. */
+    ended: string
+    /** The figure. */
+    figure: number
+  }[]
+}
+
+/** Where defects were found on the pens of one fitting. */
+export interface DefectPlaces {
+  /** The fitting, as the latest of them had it. */
+  fitting: Fitting
+  /** The latest of them. */
+  defects: (Pick<Defect, 'id' | 'kind' | 'barrel' | 'fromTip' | 'size'> & Partial<Pick<Defect, 'around'>>)[]
 }
 
 /** Two ways that are tried out against one another, and how far that is. */

@@ -1,7 +1,9 @@
 export type { DefectHistory, DefectPage, ListedDefect } from './defects'
 export type { DayHours, EveningsKept, KeptEvening } from './evenings'
 export { changedKinds, type Change, type ChangedKind, type Message } from './live'
-export type { AlikePen, FindingAnswer, FindingPens, FindingsPlace, LearntOf, ReadyQuestion, Trial } from './findings'
+export type {
+  AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, LearntOf, ReadyQuestion, Trial,
+} from './findings'
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Refusal } from './refusal'
 export type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from './routes'

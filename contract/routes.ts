@@ -7,6 +7,7 @@ import type {
   BitChange,
   BlankInput,
   BottleChange,
+  CourseQuery,
   DefectQuery,
   FindingPensQuery,
   FindingQuery,
@@ -20,6 +21,7 @@ import type {
   PenChange,
   PenQuery,
   Pin,
+  PlacesQuery,
   ReadingInput,
   ShelfChange,
   ShelfFittingInput,
@@ -28,7 +30,7 @@ import type {
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
-import type { AlikePen, FindingAnswer, FindingPens, FindingsPlace, LearntOf, Trial } from './findings'
+import type { AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, LearntOf, Trial } from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -74,6 +76,8 @@ export interface Routes {
   'GET /api/findings': { answer: FindingsPlace }
   'GET /api/findings/answer': { query: FindingQuery, answer: FindingAnswer }
   'GET /api/findings/pens': { query: FindingPensQuery, answer: FindingPens }
+  'GET /api/findings/course': { query: CourseQuery, answer: FigureCourse }
+  'GET /api/findings/places': { query: PlacesQuery, answer: DefectPlaces[] }
   'GET /api/findings/learnt': { answer: LearntOf }
   'PUT /api/findings/learnt': { body: AsideChange, answer: LearntOf }
   'GET /api/findings/trials': { answer: Trial[] }

@@ -56,3 +56,12 @@ export type NewTrial = InferType<typeof newTrialSchema>
 export const trialPenSchema = exact({ pen: uuid().required() })
 /** A trial is ended before its time. */
 export const trialEndSchema = exact({ ended: boolean().oneOf([true]).required() })
+
+/** Which figure, over the latest pens. */
+export const courseQuerySchema = exact({ of: word(...figures).required() })
+/** The same as it comes in. */
+export type CourseQuery = InferType<typeof courseQuerySchema>
+/** Which kind of defect, by where it was. */
+export const placesQuerySchema = exact({ kind: word(...defectKinds).required() })
+/** The same as it comes in. */
+export type PlacesQuery = InferType<typeof placesQuerySchema>

@@ -1,8 +1,8 @@
 export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput, type ReadingInput } from './blank'
 export { errorsOf, fieldErrors, type FieldErrors } from './errors'
 export {
-  asideSchema, findingPensQuerySchema, findingQuerySchema, newTrialSchema, trialEndSchema, trialPenSchema, type AsideChange,
-  type FindingPensQuery, type FindingQuery, type NewTrial,
+  asideSchema, courseQuerySchema, findingPensQuerySchema, findingQuerySchema, newTrialSchema, placesQuerySchema, trialEndSchema,
+  trialPenSchema, type AsideChange, type CourseQuery, type FindingPensQuery, type FindingQuery, type NewTrial, type PlacesQuery,
 } from './finding'
 export { hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type HoursChange, type KeptPlan, type Pin } from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'

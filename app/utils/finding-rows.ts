@@ -5,7 +5,9 @@ import { differenceWords, figureWords, inHundred, overWords, sureWords, valueLab
 
 /** One group of an answer, as it is drawn. */
 export interface AnswerRow {
+  /** The value of the trait. */
   value: string
+  /** The same as it is read. */
   label: string
   /** How many pens. */
   of: number
@@ -17,6 +19,7 @@ export interface AnswerRow {
   range?: { low: number, high: number } | undefined
   /** Where it would be expected among all groups. */
   pulled?: number
+  /** The rate or the figure, in words. */
   says: string
   /** How it differs from the others. */
   more?: string
@@ -51,10 +54,13 @@ const figureRows = (of: AskedOf, by: Trait, { groups }: Extract<FindingAnswer, {
 
 /** The scale that all groups are drawn on. */
 export interface AnswerScale {
+  /** Its left end. */
   from: number
+  /** Its right end. */
   to: number
   /** Where all pens together lie; absent where how much is asked. */
   all?: number
+  /** How its ends are written. */
   words: (value: number) => string
 }
 

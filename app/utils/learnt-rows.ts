@@ -9,8 +9,11 @@ import type { UnitWords } from '#core/units'
 export interface LearntRow {
   /** Its name, by which it is set aside. */
   what: string
+  /** What it is. */
   label: string
+  /** The turner’s own figure. */
   value: string
+  /** Within which it lies nine times in ten; empty where that is not known. */
   range: string
   /** How many of what it was learnt from. */
   from: string
@@ -20,15 +23,21 @@ export interface LearntRow {
 
 /** Rows of one kind. */
 export interface LearntGroup {
+  /** What they are about. */
   title: string
+  /** What they mean. */
   says: string
+  /** The rows themselves. */
   rows: LearntRow[]
 }
 
 /** Names of what is on the shelf, by their ids. */
 export interface LearntNames {
+  /** Of a product. */
   product: (id: string) => string
+  /** Of a fitting. */
   fitting: (id: string) => string
+  /** The turner’s own units. */
   units: UnitWords
 }
 

@@ -8,7 +8,9 @@ export type Result = (typeof results)[number]
 
 /** A plan as it is to be played. */
 export interface ToPlay {
+  /** What is made. */
   plan: Plan
+  /** By whom. */
   hand: Hand
 }
 

@@ -1,13 +1,16 @@
 import { abrasiveName } from '#core/abrasives'
-import { counted, decimal, formatSpan } from '#core/format'
+import { counted, decimal, formatSpan, money } from '#core/format'
 import type { Method } from '#core/method'
-import { coatCount, leastFilm, type Plan } from '#core/plan'
+import { coatCount, leastFilm, type Plan, type PlanTrace } from '#core/plan'
 import { STEPS, type Change, type HazardName, type Played, type Spread, type SpreadName } from '#core/simulate'
+import type { UnitWords } from '#core/units'
 import type { Result } from './what-if-talk'
 
 /** Names of what can be otherwise. */
 export interface ChangeNames {
+  /** The plan that is changed. */
   plan: Plan
+  /** The finishes there are. */
   methods: readonly Method[]
 }
 
@@ -47,6 +50,18 @@ export const spreadLines: { name: SpreadName, label: string, says: (value: numbe
 export function rangeWords({ low, high }: Spread, says: (value: number) => string): string {
   const [from, to] = [says(low), says(high)]
   return from === to ? 'always' : `${from} to ${to}`
+}
+
+/** What follows from a plan alone, whatever hands do. */
+export const plainLines: { label: string, says: (traced: PlanTrace, units: UnitWords) => string }[] = [
+  { label: 'Ends turned to', says: ({ ends }, units) => ends.map(end => units.length(end.own ?? end.diameter.value)).join(' · ') },
+  { label: 'Cost of the finish', says: ({ needs }) => costWords(needs) },
+]
+
+function costWords(needs: PlanTrace['needs']): string {
+  const costs = needs.flatMap(need => need.cost?.value ?? [])
+  if (!needs.length) return money(0)
+  return costs.length === needs.length ? money(costs.reduce((sum, one) => sum + one, 0)) : 'not known: say on the shelf what bottles cost'
 }
 
 /** What can go wrong, by how often it does. */

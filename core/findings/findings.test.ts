@@ -4,6 +4,7 @@ import { chance } from '../../tests/support/chance'
 import { noticed } from './noticed'
 import { traits, type FigureName, type ToldPen, type Trait } from './pens'
 import { cellsOf, type Asked } from './cells'
+import { controlOf } from './control'
 import { howMuch } from './how-much'
 import { pensForTrial, wayAt } from './trial'
 import { howOften, surest } from './how-often'
@@ -177,5 +178,27 @@ describe('a trial', () => {
     expect(Math.abs(first - 1000)).toBeLessThan(120)
     const others = Array.from({ length: 2000 }, (_, seed) => wayAt(ways, seed, 0)).filter(way => way === 'a').length
     expect(Math.abs(others - 1000)).toBeLessThan(120)
+  })
+})
+
+describe('how a figure goes from pen to pen', () => {
+  it('has bounds of 2.66 mean moving ranges: by hand', () => {
+    // Ranges 2, 4, 2, 4, 2, 4, 2: 20 / 7 on the mean.
+    const told = controlOf([10, 12, 8, 10, 14, 12, 8, 10])!
+    expect(told.middle).toBeCloseTo(10.5, 9)
+    expect(told.high - told.middle).toBeCloseTo(2.6596 * (20 / 7), 3)
+    expect(told.out).toEqual([])
+    expect(controlOf([1, 2, 3, 4, 5, 6, 7])).toBeUndefined()
+  })
+  it('calls chance out hardly ever, and a pen that is far off nearly always', () => {
+    const { normal } = chance(3)
+    let [falsely, found] = [0, 0]
+    for (let log = 0; log < 200; log++) {
+      const values = Array.from({ length: 40 }, () => 60 + 5 * normal())
+      falsely += controlOf(values)!.out.length
+      if (controlOf([...values, 90])!.out.includes(40)) found++
+    }
+    expect(falsely / 8000).toBeLessThan(0.012)
+    expect(found).toBeGreaterThan(190)
   })
 })

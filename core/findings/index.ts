@@ -1,5 +1,6 @@
 export { APART, apartIn, compared, type Apart } from './alike'
 export { cellsOf, LIKE, type Asked, type Cell } from './cells'
+export { controlOf, type Control } from './control'
 export { howMuch, type FigureGroup, type Measured } from './how-much'
 export { howOften, surest, type Difference, type RateAnswer } from './how-often'
 export { noticed, type Look, type Noticed } from './noticed'

@@ -42,11 +42,15 @@ export interface CompiledStep {
 
 /** A plan made ready to be played many times. Mends that were chosen count as if they were planned; of barrels that catch up only time. */
 export interface Compiled {
+  /** Its steps in their order. */
   steps: readonly CompiledStep[]
+  /** How many of them sand. */
   grits: number
+  /** How many are coats. */
   coats: number
-  /** Products that build a film, and those whose waits a finger tells. */
+  /** Products that build a film. */
   builds: readonly string[]
+  /** Products whose waits a finger tells. */
   waits: readonly string[]
 }
 

@@ -35,7 +35,7 @@ export async function alikePens(knex: Knex, id: string): Promise<AlikePen[]> {
   const columns = [...known.map(columnOf), 'last_grit', 'coats'].map(one => `told.${one}`).join(', ')
   const { rows }: { rows: Row[] } = await knex.raw(
     `select pens.id, mark, name, told.ended, told.defects, told.mends, told.failed, told.scrapped, told.finished,
-       (told.figures->>'minutes')::float8 as minutes, ${columns}
+       case jsonb_typeof(told.figures->'minutes') when 'number' then (told.figures->>'minutes')::float8 end as minutes, ${columns}
      from (select *, ${far} as far from pen_told where pen_id <> ? order by far, ended desc, pen_id limit ?) as told
      join pens on pens.id = told.pen_id order by far, told.ended desc, told.pen_id`,
     [...known.map(trait => traits[trait] ?? null), id, NEAREST])

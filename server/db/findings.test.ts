@@ -17,6 +17,7 @@ import { readLearnt } from './learnt'
 import { changeAside, readLearntOf } from './learnt-of'
 import { allLooks } from './looks'
 import { changePen, createPen, readPen } from './pens'
+import { defectPlaces, figureCourse } from './pictures'
 import { readPlan } from './plans'
 import { writeTold } from './told'
 import { beginTrial, endTrial, giveWay, listTrials } from './trials'
@@ -216,6 +217,36 @@ describe('a trial of two ways', () => {
     expect(ended).toMatchObject({ next: null, given: [{ mark: 'B2', made: null }], answer: { all: { of: 0 } } })
     expect((await endTrial(knex, other.id))[0]!.ended).toBe(ended!.ended)
     await expect(giveWay(knex, other.id, await made({ mark: 'B3' }))).rejects.toThrow(/takes no more pens/)
+  })
+})
+
+describe('in pictures', () => {
+  it('a figure goes from pen to pen in the order of time, of those that tell it', async () => {
+    await copyPens(knex, database.owner(), await made(), 5)
+    const ids: string[] = await knex('pens').orderBy('id').limit(5).pluck('id')
+    const plain = { defects: [], mends: 0, failed: 0, scrapped: false, finished: true, traits: {} }
+    await writeTold(knex, ids.map((id, index) => ({
+      pen: { id, due: null }, told: { ...plain, ended: at(100 - index), figures: index === 2 ? {} : { minutes: 10 * index } },
+    })))
+    expect((await figureCourse(knex, { of: 'minutes' })).pens.map(one => [one.id, one.figure]))
+      .toEqual([[ids[4], 40], [ids[3], 30], [ids[1], 10], [ids[0], 0]])
+    expect(await figureCourse(knex, { of: 'film of a coat' })).toEqual({ pens: [] })
+    // A row that is damaged tells nothing, and stops nobody.
+    await knex('pen_told').where({ pen_id: ids[4] }).update({ figures: '{"minutes":"long"}' })
+    expect((await figureCourse(knex, { of: 'minutes' })).pens).toHaveLength(3)
+    expect(await answerFinding(knex, { of: 'minutes', by: 'hour' })).toMatchObject({ kind: 'figure' })
+    expect((await alikePens(knex, ids[0]!)).find(one => one.id === ids[4])!.minutes).toBeNull()
+  })
+  it('defects lie where they were found, by fitting, those with most first', async () => {
+    const [one, two, other] = [await made({ mark: 'B1' }), await made({ mark: 'B2' }), await made({ mark: 'B3', fitting: 'twist-7' })]
+    const chip = (pen: string, barrel: string, fromTip: number) =>
+      ({ ...(entry(pen, 1, 'defect', { kind: 'chip', barrel, fromTip, size: 1, step: null }) as object), barrels: [barrel] }) as never
+    await appendEvents(knex, [chip(one, 'only', 5), chip(two, 'only', 40), chip(other, 'lower', 12)])
+    const told = await defectPlaces(knex, { kind: 'chip' })
+    expect(told.map(each => each.fitting.id)).toEqual(['click-8', 'twist-7'])
+    expect(told[0]!.defects.map(each => each.fromTip).sort()).toEqual([40, 5])
+    expect(told[1]!.defects).toMatchObject([{ barrel: 'lower', fromTip: 12, kind: 'chip', size: 1 }])
+    expect(await defectPlaces(knex, { kind: 'bleed' })).toEqual([])
   })
 })
 

@@ -68,7 +68,8 @@ async function measuredOf(knex: Knex, { of, by, among, value, zone }: FindingQue
   const [trait, which] = [traitSql(by, zone), amongSql({ among, value, zone })]
   const { rows }: { rows: Measured[] } = await knex.raw(
     `select value, figure from (
-       select ${trait.sql} as value, (figures->>?)::float8 as figure, ended, pen_id from pen_told where figures \\? ? and ${which.sql}
+       select ${trait.sql} as value, (figures->>?)::float8 as figure, ended, pen_id from pen_told
+       where jsonb_typeof(figures->?) = 'number' and ${which.sql}
      ) as pens where value is not null order by ended desc, pen_id limit ?`,
     [...trait.with, of, of, ...which.with, most])
   return rows
@@ -79,7 +80,7 @@ export async function pensOfFinding(knex: Knex, asked: FindingPensQuery): Promis
   const { of, by, is, so, zone } = asked
   const [trait, which] = [traitSql(by, zone), amongSql(asked)]
   const figure = isFigure(of)
-  const { hit, tells } = figure ? { hit: part('true'), tells: part('figures \\? ?', of) } : askedSql(of, zone)
+  const { hit, tells } = figure ? { hit: part('true'), tells: part('jsonb_typeof(figures->?) = \'number\'', of) } : askedSql(of, zone)
   const told = so === undefined ? part('true') : part(`(${hit.sql}) = ?`, ...hit.with, so === 'yes')
   const { rows }: { rows: (FindingPens['pens'][number] & { all: number })[] } = await knex.raw(
     `select id, mark, name, told.* from (

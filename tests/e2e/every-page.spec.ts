@@ -24,6 +24,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['pens', '/pens', '.rows'],
     ['findings', '/findings', 'section table'],
     ['what was learnt', '/findings/hands', 'section'],
+    ['findings in pictures', '/findings/pictures', 'article table'],
     ['new pen', '/pens/new', '.fields'],
     ['shelf', '/shelf', '#ticks'],
     ['glues and finishes', '/shelf/finishes', '.bottles'],

@@ -95,6 +95,28 @@ test('pens like one are found in the log, say in what they differ, and one is ma
   expect(now.plan!.inputs.wishes.ladder!.length).toBeGreaterThan(1)
 })
 
+test('in pictures: a figure from pen to pen with what is beyond chance, and defects where they lie on the barrel', async ({
+  page, request,
+}) => {
+  const slow = (index: number) => ({ tool: index === 9 ? 'gouge' as const : 'skew' as const })
+  await season(request, { pens: 10, letter: 'Q', made: slow, rate: () => ({ bleed: 1 }), pace: ({ tool }) => (tool === 'gouge' ? 9 : 1) })
+  await page.goto('/findings/pictures')
+  const course = page.getByRole('region', { name: 'From pen to pen' })
+  await expect(course.getByRole('status')).toHaveText(/on the mean; by chance it goes from .* to .*Beyond that: .*Q10/)
+  await expect(course.getByRole('img', { name: /^Minutes in all, pen by pen: / })).toBeVisible()
+  await course.getByText('As a table').click()
+  await expect(course.getByRole('row', { name: /^Q10/ })).toContainText(/\d+ min/)
+  const places = page.getByRole('region', { name: 'Where on the barrel' })
+  await places.getByRole('combobox', { name: 'Which defect' }).click()
+  await page.getByRole('option', { name: 'Colour bleed' }).click()
+  const strip = places.getByRole('article').filter({ hasText: '8 mm one-barrel click' })
+  await expect(strip.locator('svg .fault').nth(9)).toBeAttached()
+  // All of them lie 10 mm from the tip.
+  const [, tip, middle, clip] = await strip.getByRole('row').nth(1).locator('th, td').allTextContents()
+  expect(Number(tip)).toBeGreaterThanOrEqual(10)
+  expect([middle, clip]).toEqual(['0', '0'])
+})
+
 test('what was learnt is shown with what is usual, and counts for nothing once it is set aside', async ({ page, request }) => {
   await season(request, { pens: 2, letter: 'X', made: () => ({}), rate: () => ({}), pace: () => 2 })
   await page.goto('/findings')

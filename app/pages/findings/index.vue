@@ -33,6 +33,7 @@ async function put(question: { of: string, by: string }) {
     <header>
       <h1>Findings</h1>
       <p class="quiet">from {{ counted(place.pens, 'pen') }} finished or given up</p>
+      <NuxtLink class="key" to="/findings/pictures">In pictures</NuxtLink>
       <NuxtLink class="key" to="/findings/hands">What Oxlip learnt of you</NuxtLink>
     </header>
     <section v-if="!place.pens" class="sheet none" role="status">
@@ -57,7 +58,8 @@ async function put(question: { of: string, by: string }) {
 <style scoped>
 .findings { display: grid; grid-template-columns: minmax(0, 1.7fr) minmax(0, 1fr); gap: 1.2rem 1.6rem; align-items: start; }
 header { grid-column: 1 / -1; display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.5rem 1.2rem; }
-header .key { margin-left: auto; align-self: center; }
+header .key { align-self: center; }
+header .key:first-of-type { margin-left: auto; }
 .none { grid-column: 1 / -1; display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
 .asking, aside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; min-width: 0; }
 @media (max-width: 900px) { .findings { grid-template-columns: minmax(0, 1fr); } }

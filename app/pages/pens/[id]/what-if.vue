@@ -61,6 +61,10 @@ function isOther(name: Parameters<typeof differs>[0], index: number): boolean {
   const [planned, other] = [played.value[0], played.value[index]]
   return index > 0 && planned !== undefined && other !== undefined && differs(name, other, planned)
 }
+function isPlainOther(says: (traced: PlanTrace, units: typeof workshop.units) => string, index: number): boolean {
+  const [planned, other] = [columns.value[0], columns.value[index]]
+  return planned !== undefined && other !== undefined && says(other.traced, workshop.units) !== says(planned.traced, workshop.units)
+}
 const productName = (id: string) => plan.value?.inputs.shelf.products.find(one => one.id === id)?.name ?? id
 const matters = computed(() => (shares.value?.is ?? []).filter(one => one.total >= 0.08).slice(0, 4))
 const resultItems = results.map(value => ({ label: resultLabels[value], value }))
@@ -129,6 +133,12 @@ async function take({ change, plan: { inputs: { wishes } } }: Column) {
                 v-bind="scaleOf(line.name)" :spread="one[line.name]" :text="line.says(one[line.name].middle)"
                 :marked="isOther(line.name, index)" :range="rangeWords(one[line.name], line.says)"
               />
+            </td>
+          </tr>
+          <tr v-for="line in plainLines" :key="line.label">
+            <th scope="row">{{ line.label }}</th>
+            <td v-for="(column, index) in columns" :key="index" :class="{ marked: isPlainOther(line.says, index) }">
+              {{ line.says(column.traced, workshop.units) }}
             </td>
           </tr>
           <tr v-for="line in hazardLines" :key="line.name">

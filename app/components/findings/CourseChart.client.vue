@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { LineChart } from 'echarts/charts'
+import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+import type { Control } from '#core/findings'
+
+/** A figure from pen to pen, with the bounds within which it goes by chance alone. */
+interface Point {
+  mark: string
+  says: string
+  figure: number
+}
+const props = defineProps<{ pens: readonly Point[], control: Control | undefined, label: string }>()
+use([LineChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
+const { dark } = useTheme()
+const colours = computed(() =>
+  dark.value
+    ? { ink: '#e9efe5', quiet: '#9aa89e', line: '#33403a', dot: '#8db3d3', out: '#ee7d6b', surface: '#1a221e' }
+    : { ink: '#1c2b24', quiet: '#55635a', line: '#cfd6c6', dot: '#48657f', out: '#a23a2a', surface: '#f9faf4' },
+)
+const bounds = computed(() => {
+  const { control } = props
+  if (!control) return []
+  const line = (yAxis: number, type: string) => ({ yAxis, lineStyle: { color: colours.value.quiet, type } })
+  return [line(control.low, 'dashed'), line(control.middle, 'solid'), line(control.high, 'dashed')]
+})
+const option = computed(() => ({
+  animation: false,
+  textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif' },
+  grid: { left: 56, right: 20, top: 14, bottom: 34 },
+  tooltip: {
+    trigger: 'item',
+    backgroundColor: colours.value.surface,
+    borderColor: colours.value.line,
+    textStyle: { color: colours.value.ink },
+    formatter: ({ dataIndex }: { dataIndex: number }) => `${props.pens[dataIndex]?.mark}: ${props.pens[dataIndex]?.says}`,
+  },
+  xAxis: {
+    type: 'category', data: props.pens.map(one => one.mark), axisLabel: { color: colours.value.quiet },
+    axisLine: { lineStyle: { color: colours.value.line } }, axisTick: { show: false },
+  },
+  yAxis: {
+    type: 'value', scale: true, axisLabel: { color: colours.value.quiet }, splitLine: { lineStyle: { color: colours.value.line } },
+    min: ({ min }: { min: number }) => Math.floor(Math.min(min, props.control?.low ?? min)),
+    max: ({ max }: { max: number }) => Math.ceil(Math.max(max, props.control?.high ?? max)),
+  },
+  series: [{
+    type: 'line',
+    symbol: 'circle',
+    symbolSize: 8,
+    lineStyle: { color: colours.value.line, width: 1.5 },
+    itemStyle: { color: colours.value.dot },
+    data: props.pens.map((one, index) =>
+      (props.control?.out.includes(index) ? { value: one.figure, symbolSize: 12, itemStyle: { color: colours.value.out } } : one.figure)),
+    markLine: { silent: true, symbol: 'none', label: { show: false }, data: bounds.value },
+  }],
+}))
+</script>
+
+<template>
+  <div class="chart" role="img" :aria-label="label"><VChart :option="option" autoresize /></div>
+</template>
+
+<style scoped>
+.chart { height: 260px; }
+</style>
