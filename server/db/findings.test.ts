@@ -262,6 +262,8 @@ describe('the place', () => {
     expect((await findingsPlace(knex)).pens).toBe(1)
     knex.removeListener('query', hear)
     expect(asked).toHaveLength(1)
+    await finish(await made({ mark: 'A2' }))
+    expect((await findingsPlace(knex)).pens).toBe(2)
   })
 })
 

@@ -39,6 +39,14 @@ it('steps that were typed in after the work, at one pace, are told as planned', 
   const typed = facts(workedTo(sand.id), 'step')
   expect(typed.every(one => one.kind === 'step' && one.timing === 'planned' && one.seconds === one.planned)).toBe(true)
 })
+it('what a pen tells once it is over has its minutes where they were measured, none where it was typed in afterwards', () => {
+  const last = steps.at(-1)!
+  expect(project(plan, workedTo(steps.at(-2)!, 8)).told).toBeUndefined()
+  const { figures } = project(plan, workedTo(last, 8)).told!
+  expect(figures.minutes).toBeGreaterThan(steps.length * 0.8)
+  expect(project(plan, workedTo(last)).told).toMatchObject({ finished: true, scrapped: false, figures: {} })
+  expect(project(plan, workedTo(last)).told!.figures).toEqual({})
+})
 it('a wait is a fact: what for, how long, and what was cut off it', () => {
   const found = facts(workedTo(coat.id), 'wait')
   const short = found.find(one => one.kind === 'wait' && one.shortBy > 0)!
