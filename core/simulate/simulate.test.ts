@@ -58,6 +58,15 @@ describe('a run', () => {
     expect(Math.abs(hits.throughEdges / runs - risk!.edges)).toBeLessThan(0.1 * risk!.edges + 0.004)
     expect(Math.abs(hits.through / runs - risk!.open)).toBeLessThan(0.15 * risk!.open + 0.004)
   })
+  it('whose eye is satisfied too soon takes less off, in less time', () => {
+    const plan = planFor('damson', 'click-8', { method: methodOf('ca-thin-first') })
+    const { play, size, unknowns } = playable(plan, handFor(plan))
+    const eye = unknowns.find(one => one.id === 'eye')!
+    const soon = new Float64Array(size).fill(-2, eye.from, eye.from + eye.count)
+    const [hasty, usual] = [play(soon), play(new Float64Array(size))]
+    expect(hasty.taken).toBeLessThan(0.9 * usual.taken)
+    expect(hasty.hands).toBeLessThan(usual.hands)
+  })
   it('of many the film on the mean is that of the trace where only builds vary: it is linear in them', () => {
     const plan = planFor('damson', 'click-8', { method: methodOf('ca-medium-only') })
     const hand = handFor(plan, { builds: { usual: 0.15 } })
