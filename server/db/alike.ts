@@ -2,7 +2,6 @@ import type { Knex } from 'knex'
 import type { AlikePen } from '../../contract'
 import { plannedTraits } from '../../core/bench'
 import { APART, apartIn, compared, type Traits } from '../../core/findings'
-import type { DefectKind } from '../../core/defects'
 import { readPen } from './pens'
 import { readPlan } from './plans'
 import { columnOf } from './told'
@@ -10,18 +9,7 @@ import { columnOf } from './told'
 /** So many are told. */
 const NEAREST = 6
 
-interface Row extends Record<string, unknown> {
-  id: string
-  mark: string
-  name: string
-  ended: Date
-  defects: DefectKind[]
-  mends: number
-  failed: number
-  scrapped: boolean
-  finished: boolean
-  minutes: number | null
-}
+type Row = Omit<AlikePen, 'ended' | 'apart' | 'lastGrit'> & { ended: Date } & Record<string, unknown>
 
 /**
  * The pens that are over and nearest to how one is going to be made, the latest of those that are as near first.

@@ -14,12 +14,7 @@ interface Point {
 }
 const props = defineProps<{ pens: readonly Point[], control: Control | undefined, label: string }>()
 use([LineChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
-const { dark } = useTheme()
-const colours = computed(() =>
-  dark.value
-    ? { ink: '#e9efe5', quiet: '#9aa89e', line: '#33403a', dot: '#8db3d3', out: '#ee7d6b', surface: '#1a221e' }
-    : { ink: '#1c2b24', quiet: '#55635a', line: '#cfd6c6', dot: '#48657f', out: '#a23a2a', surface: '#f9faf4' },
-)
+const colours = useChartColours()
 const bounds = computed(() => {
   const { control } = props
   if (!control) return []
@@ -51,9 +46,9 @@ const option = computed(() => ({
     symbol: 'circle',
     symbolSize: 8,
     lineStyle: { color: colours.value.line, width: 1.5 },
-    itemStyle: { color: colours.value.dot },
+    itemStyle: { color: colours.value.wait },
     data: props.pens.map((one, index) =>
-      (props.control?.out.includes(index) ? { value: one.figure, symbolSize: 12, itemStyle: { color: colours.value.out } } : one.figure)),
+      (props.control?.out.includes(index) ? { value: one.figure, symbolSize: 12, itemStyle: { color: colours.value.harm } } : one.figure)),
     markLine: { silent: true, symbol: 'none', label: { show: false }, data: bounds.value },
   }],
 }))

@@ -7,6 +7,7 @@ const store = usePen()
 const workshop = useWorkshop()
 const methods = useMethods()
 const toast = useToast()
+const attempt = useChanging()
 const { pen, plan, state } = storeToRefs(store)
 const found = shallowRef<AlikePen[]>()
 const { failed, again } = useInsist(async () => {
@@ -32,21 +33,18 @@ const done = ({ lastGrit, coats, minutes }: AlikePen) => [
 
 /** Ladder, method and size of that pen, with what is here. */
 async function makeLike(one: AlikePen) {
-  if (!plan.value || !workshop.shelf) return
-  try {
+  const [own, shelf] = [plan.value, workshop.shelf]
+  if (!own || !shelf) return
+  await attempt(async () => {
     const { plan: other } = await api('GET /api/pens/:id', { params: { id: one.id } })
     if (!other) throw new Error('no plan')
-    const { method, sizing, missing } = likeThat(plan.value, other, workshop.shelf, methods.methods ?? [])
+    const { method, sizing, missing } = likeThat(own, other, shelf, methods.methods ?? [])
     await store.change({ method, sizing })
     toast.add({
       title: `Made like ${one.mark}. The plan follows.`,
       ...(missing.length ? { description: `Not here, and done without: ${list(missing)}.` } : {}),
     })
-  } catch (error) {
-    const answer = refused(error)
-    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
-    if (answer.status === 409 && pen.value) await store.load(pen.value.id)
-  }
+  })
 }
 </script>
 

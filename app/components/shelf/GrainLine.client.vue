@@ -11,15 +11,10 @@ import type { ShelfAbrasive } from '#core/shelf'
 /** All abrasives of the shelf on one µm line, coarse at the left, one row for each scale. */
 const props = defineProps<{ abrasives: readonly ShelfAbrasive[] }>()
 use([ScatterChart, GridComponent, TooltipComponent, SVGRenderer])
-const { dark } = useTheme()
 
 const ROWS = ['film and own', 'pads', 'CAMI', 'P'] as const
 const rowOf = ({ scale }: ShelfAbrasive) => ({ micron: 0, pad: 1, CAMI: 2, P: 3 })[scale]
-const colours = computed(() =>
-  dark.value
-    ? { ink: '#e9efe5', quiet: '#9aa89e', line: '#33403a', dot: '#c9a45c', surface: '#1a221e' }
-    : { ink: '#1c2b24', quiet: '#55635a', line: '#cfd6c6', dot: '#8a5a3a', surface: '#f9faf4' },
-)
+const colours = useChartColours()
 const option = computed(() => ({
   animation: false,
   textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif' },
@@ -55,7 +50,7 @@ const option = computed(() => ({
       type: 'scatter',
       symbol: 'roundRect',
       symbolSize: [7, 26],
-      itemStyle: { color: colours.value.dot },
+      itemStyle: { color: colours.value.brown },
       data: props.abrasives.map(one => ({
         label: abrasiveName(one),
         value: [grainSize(one.scale, one.mark), rowOf(one)],

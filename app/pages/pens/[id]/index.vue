@@ -13,6 +13,7 @@ const workshop = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
 const toast = useToast()
+const attempt = useChanging()
 const { pen, plan, planned, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
 const changing = ref(false)
@@ -32,8 +33,6 @@ const size = useTemplateRef<{ setEnd: (barrel: BarrelId, end: End, diameter: num
  */
 const drawn = computed(() => [plan.value?.steps, state.value?.log.length, chosen.value, workshop.units])
 
-const shownPen = () => must(pen.value, 'the page is on the screen only once it is loaded')
-
 /** An end that was dragged on the strip; the panel that shows what it means opens with it. */
 async function turn({ barrel, end, diameter }: { barrel: BarrelId, end: End, diameter: number }) {
   if (!sizing.value) {
@@ -43,14 +42,10 @@ async function turn({ barrel, end, diameter }: { barrel: BarrelId, end: End, dia
   size.value?.setEnd(barrel, end, diameter)
 }
 async function keepSize() {
-  try {
+  await attempt(async () => {
     await store.keepSizing()
     toast.add({ title: 'Kept. The plan follows.' })
-  } catch (error) {
-    const answer = refused(error)
-    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
-    if (answer.status === 409) await store.load(shownPen().id)
-  }
+  })
 }
 
 /** What the plan would be with the shelf, the air, the method and the rates as they are now. */
@@ -82,7 +77,7 @@ function inputsNow() {
 /** Another method for this pen; the one before is one tap away. */
 async function use(method: Method) {
   const before = must(plan.value, 'the panel shows a plan').inputs.method
-  try {
+  await attempt(async () => {
     await (method.id === before.id ? store.planAgain() : store.change({ method: method.id }))
     toast.add({
       title: `${method.name}. The plan follows.`,
@@ -90,11 +85,7 @@ async function use(method: Method) {
         ? {}
         : { actions: [{ label: `Back to ${before.name}`, onClick: () => void store.change({ method: before.id }) }] }),
     })
-  } catch (error) {
-    const answer = refused(error)
-    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
-    if (answer.status === 409) await store.load(shownPen().id)
-  }
+  })
 }
 const shownFor = computed(() => {
   const one = chosen.value && traced.value?.steps.find(step => step.step.id === chosen.value)
@@ -106,14 +97,10 @@ const comparing = ref(false)
 /** Whether it is asked why the pen leaves the bench. */
 const leaving = ref(false)
 async function planAgain() {
-  try {
+  await attempt(async () => {
     await store.planAgain()
     toast.add({ title: 'Planned again. The older plan is kept.' })
-  } catch (error) {
-    const answer = refused(error)
-    toast.add({ title: answer.message, color: 'error' })
-    if (answer.status === 409) await store.load(shownPen().id)
-  }
+  })
 }
 </script>
 

@@ -15,6 +15,7 @@ const workshop = useWorkshop()
 const methods = useMethods()
 const route = useRoute()
 const toast = useToast()
+const attempt = useChanging()
 onMounted(() => void methods.load().catch(() => undefined))
 
 const all = computed(() => methods.methods ?? [])
@@ -75,15 +76,11 @@ const putAway = (change: Change) => say(words.value.filter(word => word !== chan
 async function take({ change, plan: { inputs: { wishes } } }: Column) {
   if (!change) return
   const { tool: _t, film: _f, ...sizing } = wishes
-  try {
+  await attempt(async () => {
     await store.change(change.kind === 'method' ? { method: change.method } : { sizing })
     toast.add({ title: 'Taken. The plan follows.' })
     await putAway(change)
-  } catch (error) {
-    const answer = refused(error)
-    toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
-    if (answer.status === 409 && pen.value) await store.load(pen.value.id)
-  }
+  })
 }
 </script>
 
