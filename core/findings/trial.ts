@@ -21,8 +21,8 @@ export function pensForTrial(one: number, other: number): number {
   const found = withinNormal(2 * POWER - 1) * Math.sqrt(high * (1 - high) + low * (1 - low))
   return Math.min(PENS.most, Math.max(PENS.least, Math.ceil((chance + found) ** 2 / (high - low) ** 2)))
 }
-/** Rates nearer than this are alike: not worth trying out. */
-const ALIKE = 0.05
+/** Rates nearer than this are alike: nobody makes the hundreds of pens that it takes to tell them apart [model]. */
+const ALIKE = 0.15
 
 /**
  * Which of two ways the next pen is made by: drawn by lot in pairs, so that there are never more than one more of one than of the other,

@@ -45,6 +45,7 @@ const option = computed(() => ({
     type: 'line',
     symbol: 'circle',
     symbolSize: 8,
+    showAllSymbol: true,
     lineStyle: { color: colours.value.line, width: 1.5 },
     itemStyle: { color: colours.value.wait },
     data: props.pens.map((one, index) =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ReadyQuestion } from '#contract'
+import { counted } from '#core/format'
 import type { FindingQuery } from '#schemas'
 
 /** Questions put ready, those first that the log can answer. */
@@ -10,7 +11,7 @@ const MANY = 500
 function says({ sureness, more }: ReadyQuestion): string {
   if (sureness === null) return 'nothing to compare yet'
   if (sureness !== 'not yet') return sureness
-  return more && more <= MANY ? `${more} pens more of each` : 'cannot be told'
+  return more && more <= MANY ? `${counted(more, 'pen')} more of each` : 'cannot be told'
 }
 </script>
 

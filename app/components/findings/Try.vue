@@ -45,7 +45,7 @@ async function start() {
     </UFormField>
     <p class="quiet">The lot decides which way each pen is made, and nobody looks before all are over: so that it is fair.</p>
     <p v-if="trouble" class="harm" role="alert">{{ trouble }}</p>
-    <div>
+    <div class="acts">
       <button type="submit" class="key next">Begin</button>
       <button type="button" class="key" @click="open = false">Not now</button>
     </div>
@@ -55,5 +55,5 @@ async function start() {
 <style scoped>
 .key { justify-self: start; }
 .try { display: grid; grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr)); gap: 0.7rem 1rem; align-items: start; }
-.try > p, .try > div { grid-column: 1 / -1; display: flex; gap: 0.6rem; }
+.try > p, .acts { grid-column: 1 / -1; display: flex; gap: 0.6rem; }
 </style>
