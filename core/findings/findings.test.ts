@@ -49,6 +49,15 @@ describe('how often', () => {
     }
     expect(found).toBeGreaterThan(80)
   })
+  it('is the same to the last place in whatever order the counts come (property)', () => {
+    const cell = fc.record({
+      value: fc.constantFrom('foam', 'towel', 'spray'), class: fc.constantFrom('light', 'dense', null),
+      method: fc.constantFrom('oil', 'thin first', null), of: fc.integer({ min: 1, max: 9 }), hit: fc.double({ min: 0, max: 1, noNaN: true }),
+    }).map(({ hit, ...one }) => ({ ...one, hits: Math.round(hit * one.of) }))
+    const cells = fc.uniqueArray(cell, { selector: one => `${one.value} ${one.class} ${one.method}` })
+    fc.assert(fc.property(cells.chain(all => fc.tuple(fc.constant(all), fc.shuffledSubarray(all, { minLength: all.length }))),
+      ([all, mixed]) => expect(howOften(mixed, 'applicator')).toEqual(howOften(all, 'applicator'))), { numRuns: 500 })
+  })
   it('is not fooled where red woods bleed and are finished otherwise (Simpson): like is compared with like, and it says with what', () => {
     const pens: ToldPen[] = []
     const add = (count: number, hits: number, method: string, own: string) => {

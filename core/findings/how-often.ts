@@ -51,8 +51,10 @@ export interface RateAnswer {
 /** A trait is mixed up with another where their groups overlap so unevenly: Cramér’s V from here on [model]. */
 const MIXED = 0.3
 
-/** How often something is so on pens, by a trait of theirs, from their counts. */
-export function howOften(cells: readonly Cell[], by: Trait): RateAnswer {
+/** How often something is so on pens, by a trait of theirs, from their counts. It is the same in whatever order they come. */
+export function howOften(counted: readonly Cell[], by: Trait): RateAnswer {
+  // Sums of fractions depend on their order in the last place, and a bound that is just met would with them.
+  const cells = inOrder(counted)
   const values = [...new Set(cells.map(one => one.value))]
   const counts = values
     .map(value => ({ value, counted: sumOf(cells.filter(one => one.value === value)) }))
@@ -66,6 +68,10 @@ export function howOften(cells: readonly Cell[], by: Trait): RateAnswer {
   const isFirst = (a: Difference, b: Difference) => a.likelihood - b.likelihood || b.by.value - a.by.value
   return { all: sumOf(cells), groups, differences: differences.sort(isFirst) }
 }
+
+const inOrder = (cells: readonly Cell[]): Cell[] => cells
+  .map(cell => ({ cell, key: JSON.stringify([cell.value, cell.class, cell.method]) }))
+  .sort((a, b) => (a.key < b.key ? -1 : 1)).map(({ cell }) => cell)
 
 function against(cells: readonly Cell[], value: string, by: Trait): Difference {
   const mixedWith = LIKE.filter(trait => trait !== by && strength(cells, value, trait) >= MIXED)
