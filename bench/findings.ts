@@ -29,7 +29,7 @@ const MAKE = `
 
 const ROUTES = [
   ['how often, by what', '/api/findings/answer?of=bleed&by=last%20grit'],
-  ['how often, among some, by the hour', '/api/findings/answer?of=chip&by=hour&among=applicator&value=foam&zone=Europe/London'],
+  ['how often, among some, by the hour', '/api/findings/answer?of=chip&by=hour&among=applicator:foam&zone=Europe/London'],
   ['how much, by what', '/api/findings/answer?of=minutes&by=wood'],
   ['the pens behind a number', '/api/findings/pens?of=bleed&by=last%20grit&is=P1&so=yes'],
   ['the place, kept', '/api/findings'],

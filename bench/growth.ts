@@ -28,7 +28,7 @@ const ROUTES = [
   ['one pen', '/api/pens/:id'],
   ['the place of findings', '/api/findings'],
   ['how often, by what', '/api/findings/answer?of=bleed&by=last%20grit'],
-  ['how often, among some', '/api/findings/answer?of=bleed&by=hour&among=applicator&value=foam&zone=Europe/London'],
+  ['how often, among some', '/api/findings/answer?of=bleed&by=hour&among=applicator:foam&zone=Europe/London'],
   ['how much, by what', '/api/findings/answer?of=minutes&by=wood'],
   ['the pens behind a number', '/api/findings/pens?of=bleed&by=last%20grit&is=P2000&so=yes'],
 ] as const

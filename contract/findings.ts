@@ -1,7 +1,8 @@
 import type { WorkshopLearnt } from './stock'
 import type { Fitting } from '../core/barrel'
 import type { Defect, DefectKind } from '../core/defects'
-import type { Apart, FigureGroup, Noticed, Question, RateAnswer, Sureness, Trait } from '../core/findings'
+import type { StepKind } from '../core/plan'
+import type { Apart, FigureGroup, Question, RateAnswer, StandsOut, Sureness, Trait } from '../core/findings'
 
 /** What the pens that are over answer to a question: how often something is so, or how much something comes to. */
 export type FindingAnswer
@@ -98,6 +99,58 @@ export interface DefectPlaces {
   defects: (Pick<Defect, 'id' | 'kind' | 'barrel' | 'fromTip' | 'size'> & Partial<Pick<Defect, 'around'>>)[]
 }
 
+/** How long hands were on steps of one kind. */
+export interface StepTimes {
+  /** The kind. */
+  kind: StepKind
+  /** On so many steps it was measured or said. */
+  steps: number
+  /** So many s were not exceeded by a tenth, a quarter, half, three quarters and nine tenths of them. */
+  taken: [number, number, number, number, number]
+  /** The middle of what was planned for them, s. */
+  planned: number
+}
+
+/** A point in a picture is of a pen, and of a moment. */
+interface PenPoint {
+  /** The pen’s id. */
+  id: string
+  /** Its mark. */
+  mark: string
+  /** When it was, ISO 8601. */
+  at: string
+}
+
+/** Film as it was measured, the latest first. */
+export interface MeasuredFilm {
+  /** Coats that were measured before and after. */
+  coats: (PenPoint & {
+    /** The first of their products. */
+    product: string
+    /** What they built, µm. */
+    built: number
+    /** What the plan had reckoned with, µm. */
+    planned: number
+  })[]
+}
+
+/** Waits as they were kept, the latest first. */
+export interface KeptWaits {
+  /** Those for one thing. */
+  waits: (PenPoint & {
+    /** How long it was, s. */
+    waited: number
+    /** How long it had to be, s. */
+    wanted: number
+    /** By how much it was cut short, s. */
+    shortBy: number
+    /** The air half-way through it, °C. */
+    celsius: number
+    /** The same, % relative humidity. */
+    humidity: number
+  })[]
+}
+
 /** Two ways that are tried out against one another, and how far that is. */
 export interface Trial {
   /** Its id. */
@@ -146,7 +199,7 @@ export interface FindingsPlace {
   /** How many pens are over and tell something. */
   pens: number
   /** What stands out. */
-  noticed: Noticed[]
+  noticed: StandsOut[]
   /** Questions put ready, those that can be answered first. */
   ready: ReadyQuestion[]
   /** What pens have of each trait, what most have first. */

@@ -25,12 +25,15 @@ import type {
   ReadingInput,
   ShelfChange,
   ShelfFittingInput,
+  WaitsQuery,
   Workshop,
   WorkshopChange,
 } from '../schemas'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
-import type { AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, LearntOf, Trial } from './findings'
+import type {
+  AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntOf, MeasuredFilm, StepTimes, Trial,
+} from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -78,6 +81,9 @@ export interface Routes {
   'GET /api/findings/pens': { query: FindingPensQuery, answer: FindingPens }
   'GET /api/findings/course': { query: CourseQuery, answer: FigureCourse }
   'GET /api/findings/places': { query: PlacesQuery, answer: DefectPlaces[] }
+  'GET /api/findings/times': { answer: StepTimes[] }
+  'GET /api/findings/film': { answer: MeasuredFilm }
+  'GET /api/findings/waits': { query: WaitsQuery, answer: KeptWaits }
   'GET /api/findings/learnt': { answer: LearntOf }
   'PUT /api/findings/learnt': { body: AsideChange, answer: LearntOf }
   'GET /api/findings/trials': { answer: Trial[] }

@@ -1,6 +1,7 @@
 import { array, boolean, number, string, ValidationError, type InferType } from 'yup'
 import { defectKinds } from '../core/defects'
-import { figures, outcomes, traits } from '../core/findings'
+import { conditionOf, figures, MOST_CONDITIONS, outcomes, traits } from '../core/findings'
+import { waitPurposes } from '../core/shelf'
 import { exact, judged, line, uuid, word } from './common'
 
 /** Whether a name is one of a time zone that this machine knows. */
@@ -12,12 +13,15 @@ function isZone(name: string | undefined): boolean {
   }
 }
 
+const isCondition = (text: string | undefined): boolean => text !== undefined && conditionOf(text) !== undefined
+
 const question = {
   of: word(...outcomes, ...defectKinds, ...figures).required(),
   by: word(...traits).required(),
-  /** Among pens that have this value of a trait. */
-  among: word(...traits),
-  value: line(120),
+  /** Among pens that have these values of traits. */
+  among: array(string().max(160).required().test('condition', 'Should be a trait, a colon and a value, like tool:skew.', isCondition))
+    .transform((_, given: unknown) => (typeof given === 'string' ? [given] : given))
+    .max(MOST_CONDITIONS, `Should be ${MOST_CONDITIONS} at the most.`),
   /** The time zone of whoever asks, for hours and days. */
   zone: string().max(60).test('zone', 'Should be the name of a time zone, like Europe/London.', isZone).default('UTC'),
 }
@@ -65,3 +69,8 @@ export type CourseQuery = InferType<typeof courseQuerySchema>
 export const placesQuerySchema = exact({ kind: word(...defectKinds).required() })
 /** The same as it comes in. */
 export type PlacesQuery = InferType<typeof placesQuerySchema>
+
+/** Waits for what. */
+export const waitsQuerySchema = exact({ purpose: word(...waitPurposes).required() })
+/** The same as it comes in. */
+export type WaitsQuery = InferType<typeof waitsQuerySchema>

@@ -2,7 +2,8 @@ export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput,
 export { errorsOf, fieldErrors, type FieldErrors } from './errors'
 export {
   asideSchema, courseQuerySchema, findingPensQuerySchema, findingQuerySchema, newTrialSchema, placesQuerySchema, trialEndSchema,
-  trialPenSchema, type AsideChange, type CourseQuery, type FindingPensQuery, type FindingQuery, type NewTrial, type PlacesQuery,
+  trialPenSchema, waitsQuerySchema, type AsideChange, type CourseQuery, type FindingPensQuery, type FindingQuery, type NewTrial,
+  type PlacesQuery, type WaitsQuery,
 } from './finding'
 export { hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type HoursChange, type KeptPlan, type Pin } from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'

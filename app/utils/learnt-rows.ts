@@ -2,8 +2,8 @@ import type { LearntOf } from '#contract'
 import { changesWith } from '#core/bench'
 import { counted, decimal, micrometres } from '#core/format'
 import type { Ranged } from '#core/figures'
-import type { StepKind } from '#core/plan'
 import type { UnitWords } from '#core/units'
+import { workLabel } from './work-label'
 
 /** Something that was learnt of a turner, as it is shown. */
 export interface LearntRow {
@@ -41,11 +41,6 @@ export interface LearntNames {
   units: UnitWords
 }
 
-const STEPS: Partial<Record<StepKind, string>> = {
-  parts: 'Checking the parts', cut: 'Cutting blanks', drill: 'Drilling', tube: 'Gluing tubes', square: 'Squaring the ends',
-  turn: 'Turning', sand: 'Sanding bare wood', clean: 'Cleaning', coat: 'Coats', level: 'Levelling', smooth: 'Smoothing',
-  polish: 'Polishing', ends: 'Ends', assemble: 'Pressing together', check: 'Looking it over', buff: 'Buffing',
-}
 const CHANGED = {
   'bit': 'Changing the bit', 'bushings': 'Changing bushings', 'glue': 'Getting glue ready', 'paper': 'Changing paper',
   'bottle': 'Changing bottles', 'set-up': 'Any other change',
@@ -101,7 +96,7 @@ export function learntGroups({ learnt, builds }: LearntOf, { product, fitting, u
     {
       title: 'Pace', says: 'How long your hands take at each kind of step, against what is planned, and how often something is mended.',
       rows: Object.entries(hands?.paces ?? {}).map(([kind, own]) => ({
-        what: `paces:${kind}`, label: STEPS[kind as StepKind] ?? kind, value: times(own.factor),
+        what: `paces:${kind}`, label: workLabel(kind), value: times(own.factor),
         range: [-NINE_IN_TEN, NINE_IN_TEN].map(one => decimal(own.factor * Math.exp(one * own.spread), 2)).join(' to '),
         from: `${counted(own.steps, 'step')}, ${decimal(100 * own.mends, 1)} in 100 mended`, usual: '× 1',
       })),

@@ -6,8 +6,8 @@ import { isDone, type BenchState, type MeasuredDiameter } from './replay'
 /** Two readings nearer than this along a barrel are of the same place, mm. */
 const SAME_PLACE = 1
 
-/** A growth, and when the later of its readings was made, ISO 8601. */
-export type DatedGrowth = Growth & { at: string }
+/** A growth, when the later of its readings was made, ISO 8601, and what the plan had reckoned with, µm. */
+export type DatedGrowth = Growth & { at: string, planned: number }
 
 /** Coats that stand between readings, the first and the last among them, and the growths of the radius there, µm. */
 interface Grown {
@@ -38,7 +38,8 @@ export function buildGrowths({ state, traced }: Board, name: string, until = '9'
     return {
       id: `${name}, ${rangeOf(coats)}`,
       coats: countsOf(state, coats),
-      growth: mean - rougher(traced, coats) / 2,
+      growth: mean - grown(traced, coats, 'unevenness') / 2,
+      planned: grown(traced, coats, 'mean'),
       places: growths.length,
       at,
     }
@@ -60,11 +61,11 @@ function countsOf({ plan }: BenchState, coats: readonly CoatStep[]): Record<stri
   return counts
 }
 
-/** How much more uneven the film is after these coats, µm. */
-function rougher({ steps }: Board['traced'], coats: Grown['coats']): number {
+/** By how much more film there is, or how much more uneven it is, after these coats as the plan has it, µm. */
+function grown({ steps }: Board['traced'], coats: Grown['coats'], which: 'mean' | 'unevenness'): number {
   const [first, last] = [coats[0].id, (coats.at(-1) ?? coats[0]).id]
-  const before = steps.find(one => one.step.id === first)?.before.film.unevenness ?? 0
-  const after = steps.find(one => one.step.id === last)?.after.film.unevenness ?? before
+  const before = steps.find(one => one.step.id === first)?.before.film[which] ?? 0
+  const after = steps.find(one => one.step.id === last)?.after.film[which] ?? before
   return after - before
 }
 

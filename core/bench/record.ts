@@ -10,7 +10,9 @@ import { typedAfterwards } from './typed'
 export interface KeptWait {
   /** What it was for. */
   purpose: WaitPurpose
-  /** How long it was, s. */
+  /** When it began, ISO 8601. */
+  from: string
+  /** How long it had to be, s. */
   seconds: number
   /** How much earlier the next step was entered, s; 0 when it was kept in full. */
   shortBy: number
@@ -135,7 +137,8 @@ function worked(
   air: readonly AirReading[],
 ): Pick<RecordRow, 'handsOn' | 'timing' | 'pause' | 'wait'> {
   const wait = waitOf(plan, one.step, { steps, air, touches: held.touches })
-  const kept = wait ? { purpose: wait.purpose, seconds: wait.length.value, shortBy: Math.max(0, secondsBetween(one.at, wait.until)) } : null
+  const shortBy = wait && Math.max(0, secondsBetween(one.at, wait.until))
+  const kept = wait ? { purpose: wait.purpose, from: wait.from, seconds: wait.length.value, shortBy: shortBy ?? 0 } : null
   const yours = times.get(one.step.id)
   if (yours != null) return { handsOn: yours, timing: 'yours', wait: kept }
   if (share !== undefined) return { ...judged(planned, share), wait: kept }

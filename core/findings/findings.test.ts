@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import type { DefectKind } from '../defects'
 import { chance } from '../../tests/support/chance'
-import { noticed } from './noticed'
+import { newestFirst, noticed } from './noticed'
 import { traits, type FigureName, type ToldPen, type Trait } from './pens'
 import { cellsOf, type Asked } from './cells'
 import { controlOf } from './control'
+import { conditionOf, conditionText } from './questions'
 import { howMuch } from './how-much'
 import { pensForTrial, wayAt } from './trial'
 import { howOften, surest } from './how-often'
@@ -33,6 +34,12 @@ function logOf({ pens, rate, seed }: Log): ToldPen[] {
 const often = (pens: readonly ToldPen[], asked: Asked, by: Trait) => howOften(cellsOf(pens, asked, by), by)
 const bleeds = (pen: ToldPen) => pen.defects.includes('bleed')
 
+it('a condition is read back from its text, whatever stands in it (property); other texts are none', () => {
+  fc.assert(fc.property(fc.constantFrom(...traits), fc.string({ minLength: 1 }), (trait, value) =>
+    expect(conditionOf(conditionText({ trait, value }))).toEqual({ trait, value })))
+  for (const text of ['', 'tool', 'tool:', 'toll:skew', ':skew']) expect(conditionOf(text)).toBeUndefined()
+})
+
 describe('how often', () => {
   it('of a log without an effect it cannot be told, and says how many pens would be needed', () => {
     const { differences } = often(logOf({ pens: 24, rate: () => 0.2, seed: 4 }), bleeds, 'applicator')
@@ -52,7 +59,8 @@ describe('how often', () => {
   it('is the same to the last place in whatever order the counts come (property)', () => {
     const cell = fc.record({
       value: fc.constantFrom('foam', 'towel', 'spray'), class: fc.constantFrom('light', 'dense', null),
-      method: fc.constantFrom('oil', 'thin first', null), of: fc.integer({ min: 1, max: 9 }), hit: fc.double({ min: 0, max: 1, noNaN: true }),
+      method: fc.constantFrom('oil', 'thin first', null), of: fc.integer({ min: 1, max: 9 }),
+      hit: fc.double({ max: 1, min: 0, noNaN: true }),
     }).map(({ hit, ...one }) => ({ ...one, hits: Math.round(hit * one.of) }))
     const cells = fc.uniqueArray(cell, { selector: one => `${one.value} ${one.class} ${one.method}` })
     fc.assert(fc.property(cells.chain(all => fc.tuple(fc.constant(all), fc.shuffledSubarray(all, { minLength: all.length }))),
@@ -147,6 +155,17 @@ describe('what stands out', () => {
       if (first?.of === 'white dots' && first.trait === 'applicator') named++
     }
     expect(named).toBeGreaterThanOrEqual(16)
+  })
+  it('what is new comes first; what stood out before keeps its day, however its figures move', () => {
+    const rate = ({ applicator, tool }: ToldPen['traits'], kind: DefectKind) =>
+      (kind === 'white dots' && applicator === 'foam') || (kind === 'chip' && tool === 'gouge') ? 0.8 : 0.1
+    const found = noticed(looksAt(logOf({ pens: 200, seed: 5, rate }))).slice(0, 2)
+    expect(found.map(one => one.of).sort()).toEqual(['chip', 'white dots'])
+    const before = [{ ...found[0]!, likelihood: 0.5, since: '2019-01-01' }]
+    const told = newestFirst(found, before, '2019-02-02')
+    expect(told.map(one => [one.of, one.since])).toEqual([[found[1]!.of, '2019-02-02'], [found[0]!.of, '2019-01-01']])
+    expect(told[1]!.likelihood).toBe(found[0]!.likelihood)
+    expect(newestFirst(found, [], '2019-02-02').map(one => one.of)).toEqual(found.map(one => one.of))
   })
   it('few pens tell nothing', () => expect(noticed(looksAt(logOf({ pens: 6, seed: 1, rate: () => 0.5 })))).toEqual([]))
 })

@@ -49,3 +49,17 @@ export function noticed(looks: readonly Look[]): Noticed[] {
     })
     .sort((a, b) => a.falsely - b.falsely || a.likelihood - b.likelihood)
 }
+
+/** What stands out, and since when it does. */
+export interface StandsOut extends Noticed {
+  /** When it was seen first, ISO 8601. */
+  since: string
+}
+
+/** What stands out now, the newest first: what stood out before keeps its day, whatever its figures are by now. */
+export function newestFirst(now: readonly Noticed[], before: readonly StandsOut[], at: string): StandsOut[] {
+  const key = ({ of, trait, value }: Noticed) => JSON.stringify([of, trait, value])
+  const known = new Map(before.map(one => [key(one), one.since]))
+  const dated = now.map((one): StandsOut => ({ ...one, since: known.get(key(one)) ?? at }))
+  return dated.sort((a, b) => (a.since === b.since ? 0 : a.since > b.since ? -1 : 1))
+}

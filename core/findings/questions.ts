@@ -1,5 +1,5 @@
 import type { DefectKind } from '../defects'
-import { figures, type FigureName, type Trait } from './pens'
+import { figures, traits, type FigureName, type Trait } from './pens'
 
 /** What can be so on a pen, beside each kind of defect. */
 export const outcomes = ['any defect', 'failed mend', 'scrapped', 'in time'] as const
@@ -15,6 +15,27 @@ export interface Question {
   of: AskedOf
   /** By what. */
   by: Trait
+}
+
+/** Only pens that have a value of a trait are asked. */
+export interface Condition {
+  /** The trait. */
+  trait: Trait
+  /** The value. */
+  value: string
+}
+
+/** So many conditions can be put at once: more leave next to nothing to count. */
+export const MOST_CONDITIONS = 3
+
+/** A condition as one text, for addresses: the trait, a colon, the value. */
+export const conditionText = ({ trait, value }: Condition): string => `${trait}:${value}`
+
+/** The condition of a text; undefined where it is none. */
+export function conditionOf(text: string): Condition | undefined {
+  const [name, ...value] = text.split(':')
+  const trait = traits.find(one => one === name)
+  return trait && value.join(':') ? { trait, value: value.join(':') } : undefined
 }
 
 /** Whether how much is asked, and not how often. */

@@ -4,7 +4,7 @@ import { defectKinds } from '../../core/defects'
 import type { Trial } from '../../contract'
 import { plannedTraits } from '../../core/bench'
 import {
-  apartIn, cellsOf, howOften, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
+  apartIn, cellsOf, conditionText, howOften, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
 } from '../../core/findings'
 import { copyPens } from '../../tests/database/many'
 import { onDatabase } from '../../tests/database/suite'
@@ -17,7 +17,7 @@ import { readLearnt } from './learnt'
 import { changeAside, readLearntOf } from './learnt-of'
 import { allLooks } from './looks'
 import { changePen, createPen, readPen } from './pens'
-import { defectPlaces, figureCourse } from './pictures'
+import { defectPlaces, figureCourse, keptWaits, measuredFilm, stepTimes } from './pictures'
 import { readPlan } from './plans'
 import { writeTold } from './told'
 import { beginTrial, endTrial, giveWay, listTrials } from './trials'
@@ -101,27 +101,30 @@ describe('counted by the database', () => {
     const ids: string[] = await knex('pens').orderBy('id').limit(12).pluck('id')
     const byTrait = fc.constantFrom<Trait>('method', 'class', 'last grit', 'first coat', 'hour')
     await fc.assert(fc.asyncProperty(
-      fc.array(anyTold, { minLength: 1, maxLength: 12 }), fc.constantFrom(...Object.keys(asks)), byTrait, byTrait,
-      async (pens, of, by, among) => {
+      fc.array(anyTold, { minLength: 1, maxLength: 12 }), fc.constantFrom(...Object.keys(asks)), byTrait,
+      fc.uniqueArray(byTrait, { maxLength: 3 }),
+      async (pens, of, by, traitsAsked) => {
         await writeTold(knex, ids.map((id, index) => ({ pen: { id, due: null }, told: pens[index] })))
         const full = pens.map(pen => ({ ...pen, traits: { ...pen.traits, hour: pen.coated!.slice(11, 13) } }))
-        const value = full[0]!.traits[among]
-        const which = value === undefined ? full : full.filter(pen => pen.traits[among] === value)
-        const told = await answerFinding(knex, { of: of as never, by, zone: 'UTC', ...(value === undefined ? {} : { among, value }) })
+        const own: ToldPen['traits'] = full[0]!.traits
+        const conditions = traitsAsked.flatMap(trait => (own[trait] === undefined ? [] : [{ trait, value: own[trait] }]))
+        const among = conditions.map(conditionText)
+        const which = full.filter(pen => conditions.every(({ trait, value }) => pen.traits[trait] === value))
+        const told = await answerFinding(knex, { of: of as never, by, zone: 'UTC', among })
         const expected = howOften(cellsOf(which, asks[of]!, by), by)
         if (told.kind !== 'rate') throw new Error('It was asked how often.')
         expect(told.all).toEqual(expected.all)
         expect(sorted(told.groups)).toEqual(sorted(expected.groups))
         expect(told.differences.map(one => one.likelihood.toFixed(9))).toEqual(expected.differences.map(one => one.likelihood.toFixed(9)))
-        const { looks, pens: all } = await allLooks(knex)
+        const { looks, pens: all } = await allLooks(knex, 'UTC')
         expect(all).toBe(pens.length)
         for (const look of looks) {
           const counts = (cells: readonly Cell[]) => sorted(cells.map(({ value, hits, of }) => [value, hits, of]))
-          expect(counts(look.cells)).toEqual(counts(cellsOf(pens, pen => pen.defects.includes(look.of), look.trait)))
+          expect(counts(look.cells)).toEqual(counts(cellsOf(full, pen => pen.defects.includes(look.of), look.trait)))
         }
         // Every number opens to its pens.
         for (const { value: is, counted } of told.groups) {
-          const asked = { of: of as never, by, zone: 'UTC', is, ...(value === undefined ? {} : { among, value }) }
+          const asked = { of: of as never, by, zone: 'UTC', is, among }
           expect((await pensOfFinding(knex, asked)).all).toBe(counted.of)
           expect((await pensOfFinding(knex, { ...asked, so: 'yes' })).all).toBe(counted.hits)
         }
@@ -248,6 +251,41 @@ describe('in pictures', () => {
     expect(told[1]!.defects).toMatchObject([{ barrel: 'lower', fromTip: 12, kind: 'chip', size: 1 }])
     expect(await defectPlaces(knex, { kind: 'bleed' })).toEqual([])
   })
+  /** Facts of a pen as they are given; rows that are damaged tell nothing. */
+  const facts = async (pen: string, kind: string, rows: readonly { about: string, at: string, body: object }[]) => {
+    await knex('facts').where({ pen_id: pen }).delete()
+    await knex('facts').insert(rows.map((row, place) => ({ ...row, pen_id: pen, kind, place, body: JSON.stringify(row.body) })))
+  }
+  it('times by step are of those that were measured, quartiles by kind, the longest first; each kind has its latest', async () => {
+    const pen = await made()
+    const step = (about: string, seconds: unknown, timing = 'measured') =>
+      ({ about, at: at(1), body: { step: 'x', seconds, timing, planned: 60, setUp: null } })
+    await facts(pen, 'step', [
+      ...[10, 20, 30, 40, 50].map(one => step('coat', one)), step('coat', 9999, 'planned'), step('coat', 'long'),
+      ...[100, 300].map(one => step('turn', one, 'yours')),
+    ])
+    expect(await stepTimes(knex)).toEqual([
+      { kind: 'turn', steps: 2, taken: [120, 150, 200, 250, 280], planned: 60 },
+      { kind: 'coat', steps: 5, taken: [14, 20, 30, 40, 46], planned: 60 },
+    ])
+    await facts(pen, 'step', Array.from({ length: 510 }, (_, index) => ({ ...step('coat', index < 10 ? 9999 : 5), at: at(index) })))
+    expect(await stepTimes(knex)).toEqual([{ kind: 'coat', steps: 500, taken: [5, 5, 5, 5, 5], planned: 60 }])
+  })
+  it('film stands beside what was planned, waits beside their air, the latest first', async () => {
+    const pen = await made()
+    const growth = (minute: number, planned: unknown) => ({ about: 'ca-thin', at: at(minute), body: { growth: 12, planned, coats: {} } })
+    await facts(pen, 'growth', [growth(1, 10), growth(2, 11), growth(3, undefined)])
+    expect(await measuredFilm(knex)).toEqual({ coats: [
+      { id: pen, mark: 'A1', at: at(2), product: 'ca-thin', built: 12, planned: 11 },
+      { id: pen, mark: 'A1', at: at(1), product: 'ca-thin', built: 12, planned: 10 },
+    ] })
+    const told = { seconds: 600, shortBy: 100, waited: 500, air: { celsius: 18.5, humidity: 61 } }
+    await facts(pen, 'wait', [{ about: 'level', at: at(1), body: told }, { about: 'level', at: at(2), body: { ...told, air: undefined } }])
+    expect(await keptWaits(knex, { purpose: 'level' })).toEqual({ waits: [
+      { id: pen, mark: 'A1', at: at(1), waited: 500, wanted: 600, shortBy: 100, celsius: 18.5, humidity: 61 },
+    ] })
+    expect(await keptWaits(knex, { purpose: 'assemble' })).toEqual({ waits: [] })
+  })
 })
 
 describe('the place', () => {
@@ -264,6 +302,25 @@ describe('the place', () => {
     expect(asked).toHaveLength(1)
     await finish(await made({ mark: 'A2' }))
     expect((await findingsPlace(knex)).pens).toBe(2)
+  })
+  it('what stands out keeps the day on which it was seen first; what pens are over since is looked at anew', async () => {
+    await copyPens(knex, database.owner(), await made(), 40)
+    const ids: string[] = await knex('pens').orderBy('id').limit(40).pluck('id')
+    const one = (index: number): ToldPen => ({
+      ended: at(index), coated: at(index % 2 ? 0 : 120), traits: { tool: 'skew', method: 'oil', class: 'light' },
+      defects: index % 2 ? ['chip'] : [], mends: 0, failed: 0, scrapped: false, finished: true, figures: {},
+    })
+    await writeTold(knex, ids.slice(0, 39).map((id, index) => ({ pen: { id, due: null }, told: one(index) })))
+    await knex('lessons').where({ kind: 'told' }).delete()
+    const [first] = (await findingsPlace(knex)).noticed
+    // The hour of the first coat alone tells them apart.
+    expect(first).toMatchObject({ of: 'chip', trait: 'hour' })
+    const since = '\'{noticed,0,since}\', \'"2019-12-24T00:00:00.000Z"\''
+    await knex.raw(`update lessons set body = jsonb_set(body, ${since}), learnt_at = learnt_at - 10 where kind = 'told'`)
+    await writeTold(knex, [{ pen: { id: ids[39]!, due: null }, told: one(39) }])
+    const place = await findingsPlace(knex)
+    expect([place.pens, place.noticed[0]!.since]).toEqual([40, '2019-12-24T00:00:00.000Z'])
+    expect(place.noticed[0]!.sides.one.of + place.noticed[0]!.sides.other.of).toBe(40)
   })
 })
 

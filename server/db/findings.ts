@@ -1,30 +1,23 @@
 import type { Knex } from 'knex'
 import type { FindingAnswer, FindingPens, FindingsPlace, ReadyQuestion } from '../../contract'
 import {
-  howMuch, howOften, isFigure, noticed, readyQuestions, surest, type Cell, type Look, type Measured, type Question, type Trait,
+  conditionOf, howMuch, howOften, isFigure, newestFirst, noticed, readyQuestions, surest, type Cell, type Look, type Measured,
+  type Question, type StandsOut,
 } from '../../core/findings'
 import type { FindingPensQuery, FindingQuery } from '../../schemas'
 import { isFresh, keepLesson, type Lesson } from './lessons'
 import { allLooks } from './looks'
-import { columnOf, TOLD } from './told'
+import { TOLD } from './told'
+import { type Part, part, traitSql } from './trait-sql'
 
 /** Figures are asked of so many pens, the latest. */
 const LATEST = 10_000
 /** So many tell whether a question put ready can be answered. */
 const FEW = 2000
+/** Where nobody says by which clock, hours are by that of this machine. */
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 /** So many pens are opened at once. */
 const OPENED = 50
-
-/** A part of a statement with what goes into it. */
-interface Part {
-  sql: string
-  with: readonly Knex.RawBinding[]
-}
-const part = (sql: string, ...bindings: readonly Knex.RawBinding[]): Part => ({ sql, with: bindings })
-
-/** A trait of a pen; hours by the clock of whoever asks. */
-export const traitSql = (trait: Trait, zone = 'UTC'): Part =>
-  trait === 'hour' ? part('to_char(coated at time zone ?, \'HH24\')', zone) : part(columnOf(trait))
 
 /** On which pens it was so, and which tell it at all. */
 export function askedSql(of: string, zone = 'UTC'): { hit: Part, tells: Part } {
@@ -38,10 +31,12 @@ export function askedSql(of: string, zone = 'UTC'): { hit: Part, tells: Part } {
 }
 
 /** The pens that are asked. */
-const amongSql = ({ among, value, zone }: Pick<FindingQuery, 'among' | 'value' | 'zone'>): Part => {
-  if (!among || value === undefined) return part('true')
-  const trait = traitSql(among, zone)
-  return part(`${trait.sql} = ?`, ...trait.with, value)
+function amongSql({ among = [], zone }: Pick<FindingQuery, 'among' | 'zone'>): Part {
+  const parts = among.flatMap(text => conditionOf(text) ?? []).map(({ trait, value }): Part => {
+    const own = traitSql(trait, zone)
+    return part(`${own.sql} = ?`, ...own.with, value)
+  })
+  return part(['true', ...parts.map(one => one.sql)].join(' and '), ...parts.flatMap(one => one.with))
 }
 
 /** How often, or how much, by what, among which pens. */
@@ -54,8 +49,8 @@ export async function answerFinding(knex: Knex, asked: FindingQuery): Promise<Fi
   return { kind: 'rate', ...howOften(await cellsOf(knex, asked), by) }
 }
 
-async function cellsOf(knex: Knex, { of, by, among, value, zone }: FindingQuery): Promise<Cell[]> {
-  const [trait, { hit, tells }, which] = [traitSql(by, zone), askedSql(of, zone), amongSql({ among, value, zone })]
+async function cellsOf(knex: Knex, { of, by, among, zone }: FindingQuery): Promise<Cell[]> {
+  const [trait, { hit, tells }, which] = [traitSql(by, zone), askedSql(of, zone), amongSql({ among, zone })]
   const { rows }: { rows: Cell[] } = await knex.raw(
     `select value, class, method, count(*)::int as of, (count(*) filter (where hit))::int as hits
      from (select ${trait.sql} as value, class, method, (${hit.sql}) as hit from pen_told where ${tells.sql} and ${which.sql}) as pens
@@ -64,8 +59,8 @@ async function cellsOf(knex: Knex, { of, by, among, value, zone }: FindingQuery)
   return rows
 }
 
-async function measuredOf(knex: Knex, { of, by, among, value, zone }: FindingQuery, most = LATEST): Promise<Measured[]> {
-  const [trait, which] = [traitSql(by, zone), amongSql({ among, value, zone })]
+async function measuredOf(knex: Knex, { of, by, among, zone }: FindingQuery, most = LATEST): Promise<Measured[]> {
+  const [trait, which] = [traitSql(by, zone), amongSql({ among, zone })]
   const { rows }: { rows: Measured[] } = await knex.raw(
     `select value, figure from (
        select ${trait.sql} as value, (figures->>?)::float8 as figure, ended, pen_id from pen_told
@@ -99,7 +94,7 @@ export async function pensOfFinding(knex: Knex, asked: FindingPensQuery): Promis
 export async function findingsPlace(knex: Knex): Promise<FindingsPlace> {
   const lesson: Lesson = (await knex('lessons').where(TOLD).first()) ?? { ...TOLD, facts: '0', learnt_at: null, body: null }
   if (isFresh(lesson) || isNearlyFresh(lesson)) return lesson.body as FindingsPlace
-  const place = await workedOut(knex)
+  const place = await workedOut(knex, (lesson.body as FindingsPlace | null)?.noticed ?? [])
   await keepLesson(knex, lesson, place)
   return place
 }
@@ -112,20 +107,21 @@ function isNearlyFresh({ facts, learnt_at: at, body }: Lesson): boolean {
 /** So many pens more or otherwise, as a part of all [model]. */
 const NEARLY = 0.01
 
-async function workedOut(knex: Knex): Promise<FindingsPlace> {
-  const { pens, looks, values } = await allLooks(knex)
+async function workedOut(knex: Knex, before: readonly StandsOut[]): Promise<FindingsPlace> {
+  const { pens, looks, values } = await allLooks(knex, HERE)
   const ready: ReadyQuestion[] = []
   for (const question of readyQuestions) ready.push(await readied(knex, question, looks))
-  return { pens, values, noticed: noticed(looks), ready: ready.sort((a, b) => rank(a) - rank(b)) }
+  const standing = newestFirst(noticed(looks), before, new Date().toISOString())
+  return { pens, values, noticed: standing, ready: ready.sort((a, b) => rank(a) - rank(b)) }
 }
 
 /** Those that the log can answer first, then those that need the fewest pens more, then the rest. */
 const rank = ({ sureness, more }: ReadyQuestion): number =>
   sureness === 'sure' ? -2 : sureness === 'likely' ? -1 : more ?? Infinity
 
-/** How far a question can be answered, from what was counted already where it was; hours by the clock of this machine. */
+/** How far a question can be answered, from what was counted already where it was. */
 async function readied(knex: Knex, question: Question, looks: readonly Look[]): Promise<ReadyQuestion> {
-  const asked = { ...question, zone: Intl.DateTimeFormat().resolvedOptions().timeZone }
+  const asked = { ...question, zone: HERE }
   if (isFigure(question.of)) {
     const groups = howMuch(await measuredOf(knex, asked, FEW))
     const order = ['sure', 'likely', 'not yet'] as const

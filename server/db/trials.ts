@@ -4,7 +4,8 @@ import type { Trial } from '../../contract'
 import { howOften, wayAt, type Cell } from '../../core/findings'
 import type { NewTrial } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
-import { askedSql, traitSql } from './findings'
+import { askedSql } from './findings'
+import { traitSql } from './trait-sql'
 
 /** So many trials are shown, the latest. */
 const SHOWN = 20

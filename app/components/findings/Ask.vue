@@ -1,23 +1,30 @@
 <script setup lang="ts">
-import type { Trait } from '#core/findings'
+import { conditionOf, conditionText, MOST_CONDITIONS, type Condition, type Trait } from '#core/findings'
 import type { FindingQuery } from '#schemas'
 
 /** A question put together from its parts. */
 const props = defineProps<{ asked: FindingQuery, values: Partial<Record<Trait, string[]>> }>()
-const emit = defineEmits<{ ask: [change: Partial<Record<'of' | 'by' | 'among' | 'value', string | undefined>>] }>()
-const ALL = 'all pens'
-const amongChoices = computed(() => [
-  { label: 'all pens', value: ALL },
-  ...byChoices.filter(one => props.values[one.value]?.length).map(({ label, value }) => ({ label: `by ${label}`, value })),
-])
+const emit = defineEmits<{ ask: [change: Partial<Pick<FindingQuery, 'of' | 'by' | 'among'>>] }>()
+const NONE = 'none'
+const conditions = computed(() => (props.asked.among ?? []).flatMap(text => conditionOf(text) ?? []))
+/** Those that are put, and room for one more. */
+const rows = computed((): (Condition | undefined)[] =>
+  (conditions.value.length < MOST_CONDITIONS ? [...conditions.value, undefined] : conditions.value))
 const valuesOf = (trait: Trait) => props.values[trait] ?? []
-const values = computed(() => {
-  const { among } = props.asked
-  return among ? valuesOf(among).map(value => ({ label: valueLabel(among, value), value })) : []
-})
-function among(trait: string) {
-  if (trait === ALL) return emit('ask', { among: undefined, value: undefined })
-  emit('ask', { among: trait, value: valuesOf(trait as Trait)[0] })
+/** What can be chosen in a row: traits that no other row has. */
+function traitsFor(row: Condition | undefined) {
+  const taken = conditions.value.filter(one => one !== row).map(one => one.trait)
+  const all = { label: conditions.value.length && !row ? 'all of these' : 'all pens', value: NONE }
+  const others = byChoices.filter(one => !taken.includes(one.value) && props.asked.by !== one.value && props.values[one.value]?.length)
+  return [row ? { label: 'take this away', value: NONE } : all, ...others.map(({ label, value }) => ({ label: `by ${label}`, value }))]
+}
+const numbered = (label: string, index: number) => (index ? `${label}, ${index + 1}` : label)
+const choicesOf = (trait: Trait) => valuesOf(trait).map(value => ({ label: valueLabel(trait, value), value }))
+function put(index: number, trait: string, value: string | undefined = valuesOf(trait as Trait)[0]) {
+  const next = [...conditions.value]
+  if (trait === NONE) next.splice(index, 1)
+  else if (value !== undefined) next.splice(index, 1, { trait: trait as Trait, value })
+  emit('ask', { among: next.map(conditionText) })
 }
 </script>
 
@@ -33,18 +40,20 @@ function among(trait: string) {
         :model-value="asked.by" :items="byChoices" size="xl" aria-label="By what" @update:model-value="emit('ask', { by: $event })"
       />
     </UFormField>
-    <UFormField label="Among">
-      <USelect
-        :model-value="asked.among ?? ALL" :items="amongChoices" size="xl" aria-label="Among which"
-        @update:model-value="among($event)"
-      />
-    </UFormField>
-    <UFormField v-if="asked.among && asked.value" :label="byLabel(asked.among)">
-      <USelect
-        :model-value="asked.value" :items="values" size="xl" aria-label="Of which value"
-        @update:model-value="emit('ask', { value: $event })"
-      />
-    </UFormField>
+    <template v-for="(row, index) in rows" :key="index">
+      <UFormField :label="index ? 'And among' : 'Among'">
+        <USelect
+          :model-value="row?.trait ?? NONE" :items="traitsFor(row)" size="xl" :aria-label="numbered('Among which', index)"
+          @update:model-value="put(index, $event)"
+        />
+      </UFormField>
+      <UFormField v-if="row" :label="byLabel(row.trait)">
+        <USelect
+          :model-value="row.value" :items="choicesOf(row.trait)" size="xl" :aria-label="numbered('Of which value', index)"
+          @update:model-value="put(index, row.trait, $event)"
+        />
+      </UFormField>
+    </template>
   </form>
 </template>
 

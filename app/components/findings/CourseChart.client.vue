@@ -14,7 +14,7 @@ interface Point {
 }
 const props = defineProps<{ pens: readonly Point[], control: Control | undefined, label: string }>()
 use([LineChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
-const colours = useChartColours()
+const { colours, base } = useChartBase(index => `${props.pens[index]?.mark}: ${props.pens[index]?.says}`)
 const bounds = computed(() => {
   const { control } = props
   if (!control) return []
@@ -22,16 +22,8 @@ const bounds = computed(() => {
   return [line(control.low, 'dashed'), line(control.middle, 'solid'), line(control.high, 'dashed')]
 })
 const option = computed(() => ({
-  animation: false,
-  textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif' },
+  ...base.value,
   grid: { left: 56, right: 20, top: 14, bottom: 34 },
-  tooltip: {
-    trigger: 'item',
-    backgroundColor: colours.value.surface,
-    borderColor: colours.value.line,
-    textStyle: { color: colours.value.ink },
-    formatter: ({ dataIndex }: { dataIndex: number }) => `${props.pens[dataIndex]?.mark}: ${props.pens[dataIndex]?.says}`,
-  },
   xAxis: {
     type: 'category', data: props.pens.map(one => one.mark), axisLabel: { color: colours.value.quiet },
     axisLine: { lineStyle: { color: colours.value.line } }, axisTick: { show: false },

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { capital } from '#core/format'
-import type { Noticed } from '#core/findings'
+import type { Question, StandsOut } from '#core/findings'
 
 /** What stands out in the log; that nothing does is an answer too. */
-defineProps<{ noticed: readonly Noticed[] }>()
-const emit = defineEmits<{ ask: [question: { of: string, by: string }] }>()
+defineProps<{ noticed: readonly StandsOut[] }>()
+const emit = defineEmits<{ ask: [question: Question] }>()
 </script>
 
 <template>
@@ -19,7 +19,7 @@ const emit = defineEmits<{ ask: [question: { of: string, by: string }] }>()
         <button type="button" @click="emit('ask', { of: one.of, by: one.trait })">
           <b>{{ ofLabel(one.of) }}</b>, {{ byLabel(one.trait) }}: <b>{{ valueLabel(one.trait, one.value) }}</b>
         </button>
-        <p>{{ capital(differenceWords(one)) }}.</p>
+        <p>{{ capital(differenceWords(one)) }}. <span class="quiet">Since {{ dayWords(one.since.slice(0, 10)) }}.</span></p>
         <p v-if="tryWords(one.trait, one.by.value > 0)" class="quiet">{{ tryWords(one.trait, one.by.value > 0) }}</p>
       </li>
     </ul>

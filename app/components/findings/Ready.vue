@@ -20,7 +20,7 @@ function says({ sureness, more }: ReadyQuestion): string {
     <h2 id="ready">Worth asking</h2>
     <ul>
       <li v-for="one in ready" :key="one.of + one.by">
-        <button type="button" :aria-current="one.of === asked.of && one.by === asked.by && !asked.among" @click="emit('ask', one)">
+        <button type="button" :aria-current="one.of === asked.of && one.by === asked.by && !asked.among?.length" @click="emit('ask', one)">
           <span>{{ ofLabel(one.of) }}, by {{ byLabel(one.by) }}</span>
           <i :class="{ sure: one.sureness === 'sure' || one.sureness === 'likely' }">{{ says(one) }}</i>
         </button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '#core/format'
-import { readyQuestions } from '#core/findings'
+import { readyQuestions, type Question } from '#core/findings'
 import type { FindingAnswer } from '#contract'
 
 useHead({ title: 'Findings · Oxlip' })
@@ -20,8 +20,8 @@ const { failed: unanswered, again: answerAgain } = useInsist(async () => {
 watch(() => loaded.value && asked.value, now => now && void answerAgain(), { immediate: true })
 watch(() => place.value?.pens, () => loaded.value && void answerAgain())
 const top = useTemplateRef<HTMLElement>('top')
-async function put(question: { of: string, by: string }) {
-  await ask({ of: question.of, by: question.by, among: undefined, value: undefined })
+async function put({ of, by }: Question) {
+  await ask({ of, by, among: [] })
   top.value?.scrollIntoView({ block: 'nearest' })
 }
 </script>

@@ -1,6 +1,6 @@
 import type { BarrelId } from '../../barrel'
 import type { DefectKind } from '../../defects'
-import type { AirReading, Touch } from '../../climate'
+import { airAt, type AirReading, type Climate, type Touch } from '../../climate'
 import type { Growth, Levelled } from '../../film'
 import type { SetUp } from '../../evening'
 import { isGrit, type PlanInputs, type StepId, type StepKind } from '../../plan'
@@ -12,6 +12,7 @@ import { setUpOf } from '../evenings/set-up'
 import { buildGrowths } from '../growths'
 import { usualOf } from '../evidence/usual'
 import { levelledOf } from '../levelled'
+import { secondsBetween } from '../pause'
 import { sandingObservations } from '../observations'
 import { pressTold } from '../pressed'
 import type { PenRecord, RecordRow } from '../record'
@@ -44,8 +45,8 @@ export type Fact = Dated & (
   | { kind: 'look', about: string, step: StepId, answer: 'not yet' | 'cannot tell' }
   /** What a look tells of cut rate and capacity on a class of wood. */
   | ({ kind: 'sanding', about: SandingClass } & SandingObservation)
-  /** How the radius grew under coats; about the first of their products. */
-  | ({ kind: 'growth', about: string } & Growth)
+  /** How the radius grew under coats, and what the plan had reckoned with, µm; about the first of their products. */
+  | ({ kind: 'growth', about: string, planned: number } & Growth)
   /** What a finger told of a coat that waited; about its product. */
   | ({ kind: 'touch', about: string } & Touch)
   /** How far short of its ring a mechanism was right, mm; about its fitting. */
@@ -62,17 +63,18 @@ export type Fact = Dated & (
   | { kind: 'defect', about: DefectKind, defect: ProjectedDefect, found: StepKind | null }
   /** A diameter that was measured, mm. */
   | { kind: 'diameter', about: BarrelId, step: StepId, fromTip: number, mm: number }
-  /** A wait that was kept, or cut short by so many s. */
-  | { kind: 'wait', about: WaitPurpose, step: StepId, seconds: number, shortBy: number }
+  /** A wait of so many s that was kept, or cut short by so many; how long it was in truth, s, and the air half-way through it. */
+  | { kind: 'wait', about: WaitPurpose, step: StepId, seconds: number, shortBy: number, waited: number, air: Climate }
 )
 
 /** A defect as it is kept: without what was asked on the way to its cause. */
 export type ProjectedDefect = Omit<DefectState, 'answers'>
 
-/** All facts of a pen, in the order of their kinds. */
-export function factsOf(board: Board, { rows }: PenRecord): Fact[] {
+/** All facts of a pen, in the order of their kinds; `air` as it was read, in the order of time. */
+export function factsOf(board: Board, { rows }: PenRecord, air: readonly AirReading[]): Fact[] {
   return [
     ...rows.flatMap(row => stepFacts(row, board.state.plan.inputs)),
+    ...rows.flatMap(row => waitFacts(row, board.state.plan.inputs.climate, air)),
     ...lookFacts(board),
     ...sheetFacts(board),
     ...defectFacts(board),
@@ -106,10 +108,17 @@ function usualFacts({ state: { plan, held } }: Board): Fact[] {
   return begun === undefined ? [] : [{ kind: 'usual', about: 'pens', at: begun, evidence: usualOf(plan) }]
 }
 
-function stepFacts({ step, at, handsOn, timing, planned, wait }: RecordRow, inputs: PlanInputs): Fact[] {
+function stepFacts({ step, at, handsOn, timing, planned }: RecordRow, inputs: PlanInputs): Fact[] {
   if (at === null || handsOn === null || timing === null) return []
-  const kept: Fact[] = wait ? [{ kind: 'wait', about: wait.purpose, at, step: step.id, seconds: wait.seconds, shortBy: wait.shortBy }] : []
-  return [{ kind: 'step', about: step.kind, at, step: step.id, seconds: handsOn, timing, planned, setUp: setUpOf(step, inputs) }, ...kept]
+  return [{ kind: 'step', about: step.kind, at, step: step.id, seconds: handsOn, timing, planned, setUp: setUpOf(step, inputs) }]
+}
+
+function waitFacts({ step, at, wait }: RecordRow, climate: Climate, air: readonly AirReading[]): Fact[] {
+  if (at === null || !wait) return []
+  const { purpose, from, seconds, shortBy } = wait
+  const waited = secondsBetween(from, at)
+  const { celsius, humidity } = airAt(new Date(Date.parse(from) + 500 * waited).toISOString(), climate, air)
+  return [{ kind: 'wait', about: purpose, at, step: step.id, seconds, shortBy, waited, air: { celsius, humidity } }]
 }
 
 function lookFacts({ state: { held, steps } }: Board): Fact[] {

@@ -55,6 +55,7 @@ it('a wait is a fact: what for, how long, and what was cut off it', () => {
   expect(short).toMatchObject({ about: 'square', seconds: expect.any(Number) })
   // A minute after the tube was glued in; all the rest of the wait is missing.
   if (short.kind === 'wait') expect(short.shortBy).toBeCloseTo(short.seconds - 60, 3)
+  expect(short).toMatchObject({ waited: 60, air: { celsius: plan.inputs.climate.celsius, humidity: plan.inputs.climate.humidity } })
 })
 it('looks by the abrasive, diameters by the barrel, coats by the bottle, paper by what it is', () => {
   const look = eventAt(5000, 800, { kind: 'look', payload: { step: sand.id, answer: 'not yet' } })
@@ -84,7 +85,10 @@ it('what coats build and how the turner sands are facts by their product and the
   const log = workedTo(coat.id)
   const on = log.length * 60 - 60
   const grown = facts([...log, at(on - 1, 600, 11), at(on + 1, 601, 11.06)], 'growth')
-  expect(grown).toMatchObject([{ about: coat.product.id, at: momentAt(on + 1), places: 1 }])
+  const film = trace(plan).steps.find(one => one.step.id === coat.id)!
+  const planned = film.after.film.mean - film.before.film.mean
+  expect(planned).toBeGreaterThan(0)
+  expect(grown).toMatchObject([{ about: coat.product.id, at: momentAt(on + 1), places: 1, planned }])
   expect(facts(log, 'sanding').every(one => one.about === 'close-grained' || one.about === 'bleeding')).toBe(true)
 })
 it('the summary stands in any units, and is what the bench shows', () => {

@@ -48,7 +48,7 @@ export function project(planned: Plan, events: readonly BenchEvent[], air: reado
   const board = boardOf(planned, events, air)
   const made = record(board.state, board.traced, air)
   const told = toldOf(board, made, air)
-  return { summary: summaryOf(board, made), facts: [...factsOf(board, made), ...lessonsOf(board, air)], ...(told ? { told } : {}) }
+  return { summary: summaryOf(board, made), facts: [...factsOf(board, made, air), ...lessonsOf(board, air)], ...(told ? { told } : {}) }
 }
 
 function summaryOf(board: Board, { handsOn }: PenRecord): ProjectedSummary {
