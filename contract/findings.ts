@@ -194,12 +194,25 @@ export interface LearntOf {
   builds: Record<string, number>
 }
 
+/** How what was learnt of a turner moved. */
+export interface LearntCourse {
+  /** What was known at some moments, the earliest first. */
+  points: {
+    /** The moment, ISO 8601. */
+    at: string
+    /** What was learnt until then. */
+    learnt: WorkshopLearnt
+  }[]
+}
+
 /** What the place begins with. */
 export interface FindingsPlace {
   /** How many pens are over and tell something. */
   pens: number
   /** What stands out. */
   noticed: StandsOut[]
+  /** On how many pens each kind of defect was found. */
+  often: Partial<Record<DefectKind, number>>
   /** Questions put ready, those that can be answered first. */
   ready: ReadyQuestion[]
   /** What pens have of each trait, what most have first. */

@@ -2,8 +2,8 @@ export type { DefectHistory, DefectPage, ListedDefect } from './defects'
 export type { DayHours, EveningsKept, KeptEvening } from './evenings'
 export { changedKinds, type Change, type ChangedKind, type Message } from './live'
 export type {
-  AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntOf, MeasuredFilm, ReadyQuestion,
-  StepTimes, Trial,
+  AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,
+  ReadyQuestion, StepTimes, Trial,
 } from './findings'
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Refusal } from './refusal'

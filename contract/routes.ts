@@ -32,7 +32,8 @@ import type {
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
 import type {
-  AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntOf, MeasuredFilm, StepTimes, Trial,
+  AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,
+  StepTimes, Trial,
 } from './findings'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
@@ -85,6 +86,7 @@ export interface Routes {
   'GET /api/findings/film': { answer: MeasuredFilm }
   'GET /api/findings/waits': { query: WaitsQuery, answer: KeptWaits }
   'GET /api/findings/learnt': { answer: LearntOf }
+  'GET /api/findings/learnt/course': { answer: LearntCourse }
   'PUT /api/findings/learnt': { body: AsideChange, answer: LearntOf }
   'GET /api/findings/trials': { answer: Trial[] }
   'POST /api/findings/trials': { body: NewTrial, answer: Trial[] }

@@ -1,12 +1,23 @@
 import type { Plan } from '#core/plan'
-import type { Hand, Played, Share } from '#core/simulate'
+import type { Causes, Foreseen, Hand, Played, Share } from '#core/simulate'
 import type { AskedWhatIf, Result, ToldWhatIf } from '~/utils/what-if-talk'
 
 /** So often each plan is played. */
 const RUNS = 10_000
 
-/** Plans played side by side in a worker, more and more often while one looks; and what the first of them depends on most. */
-export function useWhatIf(all: () => readonly { plan: Plan, hand: Hand }[], of: () => Result) {
+/** What is asked of them beside playing. */
+interface Asking {
+  /** Of which result it is asked what it depends on. */
+  of: () => Result
+  /** What the shop's own pens add to the causes of defects; undefined while it is not here. */
+  shop: () => Pick<Causes, 'judged' | 'usual'> | undefined
+}
+
+/**
+ * Plans played side by side in a worker, more and more often while one looks; what the first of them depends on most; and which kinds of
+ * defect the causes speak for in each.
+ */
+export function useWhatIf(all: () => readonly { plan: Plan, hand: Hand }[], { of, shop }: Asking) {
   const played = shallowRef<readonly Played[]>([])
   const shares = shallowRef<{ of: Result, is: readonly Share[] }>()
   const player = new Worker(new URL('../workers/what-if.worker.ts', import.meta.url), { type: 'module' })
@@ -15,9 +26,11 @@ export function useWhatIf(all: () => readonly { plan: Plan, hand: Hand }[], of: 
   player.onmessage = ({ data }: MessageEvent<ToldWhatIf>) => {
     if (data.kind === 'play' && data.number === number) played.value = data.all
   }
-  let question = 0
+  const foreseen = shallowRef<readonly Foreseen[]>([])
+  let [question, looked] = [0, 0]
   asker.onmessage = ({ data }: MessageEvent<ToldWhatIf>) => {
     if (data.kind === 'matters' && data.number === question) shares.value = { of: data.of, is: data.shares }
+    if (data.kind === 'foresee' && data.number === looked) foreseen.value = data.all
   }
   const send = (worker: Worker, message: AskedWhatIf) => worker.postMessage(JSON.parse(JSON.stringify(message)))
   watch(all, (now) => {
@@ -28,9 +41,13 @@ export function useWhatIf(all: () => readonly { plan: Plan, hand: Hand }[], of: 
     shares.value = undefined
     if (first) send(asker, { kind: 'matters', number: ++question, of, ...first })
   }, { immediate: true })
+  watch([all, shop], ([now, own]) => {
+    foreseen.value = []
+    if (now.length && own) send(asker, { kind: 'foresee', number: ++looked, all: now, shop: own })
+  }, { immediate: true })
   onScopeDispose(() => {
     player.terminate()
     asker.terminate()
   })
-  return { played, shares, runs: RUNS }
+  return { played, shares, foreseen, runs: RUNS }
 }

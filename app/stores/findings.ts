@@ -1,13 +1,28 @@
 import { defineStore } from 'pinia'
-import type { FindingsPlace, Trial } from '#contract'
-import type { NewTrial } from '#schemas'
+import type { FindingsPlace, LearntCourse, LearntOf, Trial } from '#contract'
+import type { AsideChange, NewTrial } from '#schemas'
 
-/** What stands out in the log, which questions it can answer, and what is tried out. */
+/** What stands out in the log, which questions it can answer, what is tried out, and what was learnt of the turner. */
 export const useFindings = defineStore('findings', () => {
   const place = shallowRef<FindingsPlace>()
   const trials = shallowRef<Trial[]>()
+  const learnt = shallowRef<LearntOf>()
+  const course = shallowRef<LearntCourse>()
   async function load() {
     ;[place.value, trials.value] = await Promise.all([api('GET /api/findings'), api('GET /api/findings/trials')])
+  }
+  async function loadLearnt() {
+    learnt.value = await api('GET /api/findings/learnt')
+  }
+  async function loadCourse() {
+    course.value = await api('GET /api/findings/learnt/course')
+  }
+  async function setAside(body: AsideChange) {
+    learnt.value = await api('PUT /api/findings/learnt', { body })
+  }
+  /** What is here as it is by now. */
+  async function refresh() {
+    await Promise.all([place.value && load(), learnt.value && loadLearnt()])
   }
   async function beginTrial(trial: NewTrial) {
     trials.value = await api('POST /api/findings/trials', { body: trial })
@@ -18,5 +33,5 @@ export const useFindings = defineStore('findings', () => {
   async function endTrial(id: string) {
     trials.value = await api('PATCH /api/findings/trials/:id', { params: { id }, body: { ended: true } })
   }
-  return { place, trials, load, beginTrial, giveWay, endTrial }
+  return { place, trials, learnt, course, load, loadLearnt, loadCourse, setAside, refresh, beginTrial, giveWay, endTrial }
 })

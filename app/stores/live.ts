@@ -21,6 +21,7 @@ export const useLive = defineStore('live', () => {
   const stock = useStock()
   const methods = useMethods()
   const evenings = useEveningsKept()
+  const findings = useFindings()
   const time = useRightTime()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
@@ -190,12 +191,16 @@ export const useLive = defineStore('live', () => {
     evenings: async () => {
       if (evenings.kept) await evenings.load()
     },
+    findings: async () => {
+      await Promise.all([findings.refresh(), workshop.learn()])
+    },
   }
   /** Fetches what was changed, each once. The number moves on only when all of it has come, so that a lost answer is asked for again. */
   async function catchUp(changes: readonly Change[], upTo: number) {
     const each = new Map(changes.map(change => [`${change.kind} ${change.ref}`, change]))
     try {
-      await Promise.all([...each.values()].map(({ kind, ref }) => fetchers[kind](ref)))
+      // A newer server may tell of what this page does not know.
+      await Promise.all([...each.values()].map(({ kind, ref }) => (kind in fetchers ? fetchers[kind](ref) : undefined)))
       if (has) has = { ...has, changed: Math.max(has.changed, upTo) }
     } catch {
       // A tab that does not lead asks once more by itself; the connection is another's.

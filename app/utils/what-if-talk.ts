@@ -1,5 +1,5 @@
 import type { Plan } from '../../core/plan'
-import type { Hand, Played, Share } from '../../core/simulate'
+import type { Causes, Foreseen, Hand, Played, Share } from '../../core/simulate'
 
 /** Of which result it is asked what it depends on. */
 export const results = ['film', 'hands', 'ready'] as const
@@ -20,8 +20,11 @@ export type AskedWhatIf
   = | { kind: 'play', number: number, all: readonly ToPlay[], runs: number }
   /** What the result of one depends on most. */
     | ({ kind: 'matters', number: number, of: Result } & ToPlay)
+  /** What kinds of defect the causes speak for in these; `shop` is what the shop's own pens add. */
+    | { kind: 'foresee', number: number, all: readonly ToPlay[], shop: Pick<Causes, 'judged' | 'usual'> }
 
-/** What it answers: how each came out so far, or what matters. */
+/** What it answers: how each came out so far, what matters, or how often what is to be reckoned with. */
 export type ToldWhatIf
   = | { kind: 'play', number: number, all: readonly Played[] }
     | { kind: 'matters', number: number, of: Result, shares: readonly Share[] }
+    | { kind: 'foresee', number: number, all: readonly Foreseen[] }

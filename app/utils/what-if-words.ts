@@ -1,8 +1,9 @@
 import { abrasiveName } from '#core/abrasives'
+import type { DefectKind } from '#core/defects'
 import { counted, decimal, formatSpan, money } from '#core/format'
 import type { Method } from '#core/method'
 import { coatCount, leastFilm, type Plan, type PlanTrace } from '#core/plan'
-import { STEPS, type Change, type HazardName, type Played, type Spread, type SpreadName } from '#core/simulate'
+import { STEPS, type Change, type Foreseen, type HazardName, type Played, type Spread, type SpreadName } from '#core/simulate'
 import type { UnitWords } from '#core/units'
 import type { Result } from './what-if-talk'
 
@@ -123,4 +124,46 @@ export function partWords(part: number): string {
   if (part >= 0.4) return 'about half'
   if (part >= 0.2) return 'about a quarter'
   return part >= 0.08 ? 'a tenth' : 'hardly any'
+}
+
+/** A kind of defect that the causes speak for, in each of the plans. */
+export interface ForeseenLine {
+  /** The kind. */
+  kind: DefectKind
+  /** How many times as often as on a usual pen, plan by plan. */
+  times: number[]
+}
+
+/** So many kinds are told at the most; those that differ less than this from plan to plan, or from a usual pen, say nothing [model]. */
+const TOLD = { kinds: 6, differs: 1.4, stands: 1.5 }
+
+/** What the causes speak for: the kinds in which plans differ most, then those that are likelier than usual in all of them. */
+export function foreseenLines(all: readonly Foreseen[]): ForeseenLine[] {
+  const kinds = Object.keys(all[0] ?? {}) as DefectKind[]
+  const lines = kinds.map(kind => ({ kind, times: all.map(one => one[kind] ?? 1) }))
+  const apart = ({ times }: ForeseenLine) => Math.max(...times) / Math.min(...times)
+  return lines
+    .filter(one => apart(one) >= TOLD.differs || Math.max(...one.times) >= TOLD.stands)
+    .sort((a, b) => apart(b) - apart(a) || Math.max(...b.times) - Math.max(...a.times))
+    .slice(0, TOLD.kinds)
+}
+
+/** From so many pens on a shop has a rate of its own [model]. */
+const OWN_PENS = 10
+/** Whether a shop has a rate of its own. */
+export const tellsOwn = (pens: number): boolean => pens >= OWN_PENS
+
+/** How often something is to be reckoned with: against a usual pen, and in figures where enough pens are over to tell. */
+export function timesWords(times: number, found: number, pens: number): string {
+  const much = times >= 0.9 && times <= 1.1 ? 'as often as usual' : `${decimal(times, times < 10 ? 1 : 0)} times as often as usual`
+  if (!tellsOwn(pens)) return much
+  // Half a pen more of each way: none so far is not never.
+  const odds = times * (found + 0.5) / (pens - found + 0.5)
+  return `${much}: about ${decimal(100 * odds / (1 + odds))} in 100`
+}
+
+/** Whether a plan differs in it from the first. */
+export const foreseenDiffers = ({ times: [first = 1, ...others] }: ForeseenLine, index: number): boolean => {
+  const one = others[index - 1]
+  return one !== undefined && Math.max(one / first, first / one) >= TOLD.differs
 }

@@ -1,4 +1,5 @@
-import { playable, playing, sharesOf, type Played } from '#core/simulate'
+import { foresee, playable, playing, sharesOf, type Played } from '#core/simulate'
+import { causes, evidence } from '#reference'
 import type { AskedWhatIf, ToldWhatIf } from '../utils/what-if-talk'
 
 /** So many runs of each plan are told at first, and then at a time. */
@@ -6,6 +7,8 @@ const FIRST = 200
 const EVERY = 1000
 /** So many pairs of runs tell what matters. */
 const PAIRS = 500
+/** So many simulated pens of each plan are looked through for what speaks for a defect. */
+const PENS = 60
 
 let current = 0
 const tell = (message: ToldWhatIf) => self.postMessage(message)
@@ -17,6 +20,11 @@ self.onmessage = ({ data }: MessageEvent<AskedWhatIf>) => {
   if (data.kind === 'play') {
     current = data.number
     void play(data)
+    return
+  }
+  if (data.kind === 'foresee') {
+    const { number, shop } = data
+    tell({ kind: 'foresee', number, all: data.all.map(({ plan, hand }) => foresee(plan, hand, { causes, evidence, ...shop }, PENS)) })
     return
   }
   const { plan, hand, of, number } = data

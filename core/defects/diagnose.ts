@@ -80,7 +80,7 @@ export function diagnose(
 }
 
 /** The causes of a kind and “something else”, with priors that add up to 1 and have moved with the shop's own history. */
-function candidatesOf(kind: DefectKind, causes: readonly Cause[], history: CauseHistory): Candidate[] {
+export function candidatesOf(kind: DefectKind, causes: readonly Cause[], history: CauseHistory): Candidate[] {
   const own = causes.filter(cause => cause.kind === kind)
   const sum = own.reduce((total, cause) => total + cause.prior, 0)
   const other: Cause = { id: OTHER, kind, says: 'Something else', avoid: '', prior: OTHER_PRIOR, speaks: {} }
@@ -94,7 +94,7 @@ function candidatesOf(kind: DefectKind, causes: readonly Cause[], history: Cause
 }
 
 /** How often a piece of evidence holds under a cause; never quite never and never quite always, for logs and memories err. */
-function likelihood(cause: Cause, evidence: string, holds: boolean, bases: ReadonlyMap<string, number>): number {
+export function likelihood(cause: Cause, evidence: string, holds: boolean, bases: ReadonlyMap<string, number>): number {
   const often = Math.min(0.98, Math.max(0.02, cause.speaks[evidence] ?? must(bases.get(evidence), 'every evidence asked for has a base')))
   return holds ? often : 1 - often
 }

@@ -1,5 +1,6 @@
 export { OTHER, type Cause, type Evidence, type Finding } from './cause'
 export { defectKinds, foundAt, type Defect, type DefectEntry, type DefectKind, type WorkStage } from './defect'
+export { timesAsOften } from './foreseen'
 export { diagnose, type CauseHistory, type Diagnosis } from './diagnose'
 export { asUsual, type ShopHistory, type UsualEvidence } from './usual'
 export {

@@ -71,6 +71,32 @@ export function branchOf(plan: Plan, change: Change, methods: readonly Method[],
   }
 }
 
+/**
+ * The plan with several things otherwise at once, as words of an address have them (`changeWord`), each on what the one before left. Words
+ * that are none, or cannot be any more, are passed over.
+ */
+export function branchAlong(plan: Plan, words: readonly string[], methods: readonly Method[], done?: ReadonlySet<string>): LongBranch {
+  return words.reduce<LongBranch>((so, word) => {
+    const change = changesFor(so.plan, methods, done).find(one => changeWord(one) === word)
+    if (!change || !so.changes.every(one => goTogether(one, change))) return so
+    const next = branchOf(so.plan, change, methods, done)
+    return { plan: next.plan, hand: { ...so.hand, ...next.hand }, changes: [...so.changes, change] }
+  }, { plan, hand: {}, changes: [] })
+}
+
+/** A branch in which several things may be otherwise. */
+export interface LongBranch extends Branch {
+  /** What is otherwise. */
+  changes: readonly Change[]
+}
+
+/** Changes of which only one can be at a time: another depth or finish takes the place of the one before. */
+const APART: readonly (readonly Change['kind'][])[] = [['depth'], ['method'], ['colder', 'warmer']]
+
+/** Whether two changes can be made at once. */
+export const goTogether = (one: Change, other: Change): boolean =>
+  changeWord(one) !== changeWord(other) && !APART.some(kinds => kinds.includes(one.kind) && kinds.includes(other.kind))
+
 /** Whether a change is one of the plan, that can be kept; the others are of the room or of the hand. */
 export const canBeKept = ({ kind }: Change): boolean => kind === 'without' || kind === 'depth' || kind === 'method'
 

@@ -1,4 +1,5 @@
-export { branchOf, canBeKept, changesFor, changeWord, STEPS, type Change } from './branch'
+export { branchAlong, canBeKept, changesFor, changeWord, goTogether, STEPS, type Change } from './branch'
+export { foresee, type Causes, type Foreseen } from './foresee'
 export { handOf, type Hand } from './hand'
 export { playing, type HazardName, type Played, type Spread, type SpreadName } from './many'
 export { sharesOf, type Share } from './matters'

@@ -1,8 +1,9 @@
 import { boardOf, record } from '../bench'
 import { methodOf, planFor } from '../../tests/support/inputs'
 import { isKind, trace, type Plan } from '../plan'
-import { methods } from '../../reference'
-import { branchOf, canBeKept, changesFor, changeWord } from './branch'
+import { causes, evidence, methods } from '../../reference'
+import { branchAlong, branchOf, canBeKept, changesFor, changeWord } from './branch'
+import { foresee } from './foresee'
 import { handOf, type Hand } from './hand'
 import { simulatedLog } from './log'
 import { playing, playMany } from './many'
@@ -237,5 +238,50 @@ describe('a simulated pen', () => {
     expect(through.length).toBeGreaterThan(3)
     expect(through.length).toBeLessThan(60)
     for (const one of through) expect([one.kind, plan.steps.find(step => step.id === one.step)!.kind]).toEqual(['sand-through', 'level'])
+  })
+})
+
+describe('what the causes of defects speak for', () => {
+  const tables = { causes, evidence, judged: {}, usual: {} }
+  const told = (plan: Plan, change: Partial<Hand> = {}) => foresee(plan, handFor(plan, change), tables, 12)
+  const of = (wood: string) => planFor(wood, 'click-8', { method: methodOf('ca-thin-first') })
+  const plan = of('apple')
+  it('damp air speaks for blush, a wait cut in half for a soft film; what they do not touch stays', () => {
+    const usual = told(plan)
+    const damp = told({ ...plan, inputs: { ...plan.inputs, climate: { celsius: 20, humidity: 85 } } })
+    expect(damp.blush! / usual.blush!).toBeGreaterThan(10)
+    expect(damp.chip).toBeCloseTo(usual.chip!, 2)
+    const hurried = told(plan, { hurry: 0.5 })
+    expect(hurried['soft film']! / usual['soft film']!).toBeGreaterThan(3)
+    expect(hurried.bleed).toBeCloseTo(usual.bleed!, 6)
+    expect(usual).not.toHaveProperty('sand-through')
+    expect(told(plan)).toEqual(usual)
+  })
+  it('a wood that bleeds speaks for colour bleed', () => {
+    expect(told(of('damson')).bleed! / told(plan).bleed!).toBeGreaterThan(1.5)
+  })
+})
+
+describe('several things otherwise at once', () => {
+  const plan = plans[0]!
+  it('each counts on what the one before left', () => {
+    const both = branchAlong(plan, ['colder', 'damper', 'hurry'], methods)
+    expect(both.changes.map(changeWord)).toEqual(['colder', 'damper', 'hurry'])
+    expect(both.plan.inputs.climate.celsius).toBe(plan.inputs.climate.celsius - 6)
+    expect(both.plan.inputs.climate.humidity).toBe(plan.inputs.climate.humidity + 20)
+    expect(both.hand).toEqual({ hurry: 0.5 })
+    const grits = plan.steps.filter(isKind('sand')).map(step => `without.${step.abrasive.id}`)
+    const without = branchAlong(plan, grits.slice(0, 2), methods)
+    expect(without.changes).toHaveLength(2)
+    const left = without.plan.steps.filter(isKind('sand')).map(step => `without.${step.abrasive.id}`)
+    expect(left.some(one => grits.slice(0, 2).includes(one))).toBe(false)
+  })
+  it('of some only one can be at a time; words that are none are passed over', () => {
+    const words = (...all: string[]) => branchAlong(plan, all, methods).changes.map(changeWord)
+    expect(words('colder', 'warmer')).toEqual(['colder'])
+    expect(words('depth.20', 'depth.40', 'damper')).toEqual(['depth.20', 'damper'])
+    expect(words('damper', 'damper')).toEqual(['damper'])
+    expect(words('nothing', 'without.nothing', 'method.')).toEqual([])
+    expect(branchAlong(plan, [], methods)).toEqual({ plan, hand: {}, changes: [] })
   })
 })

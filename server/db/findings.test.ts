@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { defectKinds } from '../../core/defects'
-import type { Trial } from '../../contract'
+import type { Trial, WorkshopLearnt } from '../../contract'
 import { plannedTraits } from '../../core/bench'
 import {
   apartIn, cellsOf, conditionText, howOften, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
@@ -14,7 +14,7 @@ import { appendEvents } from './append'
 import { withoutAside } from './aside'
 import { answerFinding, findingsPlace, pensOfFinding } from './findings'
 import { readLearnt } from './learnt'
-import { changeAside, readLearntOf } from './learnt-of'
+import { changeAside, learntCourse, readLearntOf } from './learnt-of'
 import { allLooks } from './looks'
 import { changePen, createPen, readPen } from './pens'
 import { defectPlaces, figureCourse, keptWaits, measuredFilm, stepTimes } from './pictures'
@@ -116,8 +116,9 @@ describe('counted by the database', () => {
         expect(told.all).toEqual(expected.all)
         expect(sorted(told.groups)).toEqual(sorted(expected.groups))
         expect(told.differences.map(one => one.likelihood.toFixed(9))).toEqual(expected.differences.map(one => one.likelihood.toFixed(9)))
-        const { looks, pens: all } = await allLooks(knex, 'UTC')
+        const { looks, often, pens: all } = await allLooks(knex, 'UTC')
         expect(all).toBe(pens.length)
+        for (const kind of defectKinds) expect(often[kind] ?? 0).toBe(pens.filter(pen => pen.defects.includes(kind)).length)
         for (const look of looks) {
           const counts = (cells: readonly Cell[]) => sorted(cells.map(({ value, hits, of }) => [value, hits, of]))
           expect(counts(look.cells)).toEqual(counts(cellsOf(full, pen => pen.defects.includes(look.of), look.trait)))
@@ -220,6 +221,27 @@ describe('a trial of two ways', () => {
     expect(ended).toMatchObject({ next: null, given: [{ mark: 'B2', made: null }], answer: { all: { of: 0 } } })
     expect((await endTrial(knex, other.id))[0]!.ended).toBe(ended!.ended)
     await expect(giveWay(knex, other.id, await made({ mark: 'B3' }))).rejects.toThrow(/takes no more pens/)
+  })
+  it('one that is damaged is passed over and takes no pens; the others stand', async () => {
+    const [broken, whole] = [crypto.randomUUID(), crypto.randomUUID()]
+    for (const id of [broken, whole]) await beginTrial(knex, { ...trial, id })
+    await knex('trials').where({ id: broken }).update({ body: '{"of":"chip","ways":"both"}' })
+    expect((await listTrials(knex)).map(one => one.id)).toEqual([whole])
+    await expect(giveWay(knex, broken, await made({ mark: 'B1' }))).rejects.toThrow(/no such trial/)
+  })
+  it('screens hear of trials, of their pens, and of what is set aside', async () => {
+    const heard = async () => (await knex('changes').where({ kind: 'findings' }).first('seq'))?.seq as string | undefined
+    expect(await heard()).toBeUndefined()
+    const seen = new Set<string | undefined>()
+    const id = crypto.randomUUID()
+    await beginTrial(knex, { ...trial, id })
+    seen.add(await heard())
+    await giveWay(knex, id, await made({ mark: 'B1' }))
+    seen.add(await heard())
+    await changeAside(knex, { what: 'even', aside: true })
+    seen.add(await heard())
+    expect(seen.size).toBe(3)
+    expect(seen.has(undefined)).toBe(false)
   })
 })
 
@@ -325,6 +347,24 @@ describe('the place', () => {
 })
 
 describe('what was learnt', () => {
+  it('moves: what it was after each quarter of the pens is worked out from what there was by then', async () => {
+    const { steps } = await readPlan(knex, (await readPen(knex, await made()))!)
+    /** A pen that is finished on a day, each step so many minutes after the last. */
+    const slow = async (day: number, minutes: number) => {
+      const pen = await made({ mark: `C${day}` })
+      const when = (index: number) => 1440 * day + minutes * index + (index % 3) / 5
+      await appendEvents(knex, steps.map(({ id }, index) => entry(pen, when(index), 'done', { step: id })))
+    }
+    for (const day of [1, 2, 3]) await slow(day, 1)
+    expect(await learntCourse(knex)).toEqual({ points: [] })
+    for (const day of [4, 5, 6, 7, 8]) await slow(day, 3)
+    const { points } = await learntCourse(knex)
+    expect(points.map(one => one.at.slice(0, 10))).toEqual(['2019-12-02', '2019-12-04', '2019-12-06'])
+    const pace = (learnt: WorkshopLearnt) => learnt.hands!.paces.coat!.factor
+    const all = [...points.map(one => pace(one.learnt)), pace((await readLearntOf(knex)).learnt)]
+    expect(all).toEqual([...all].sort((a, b) => a - b))
+    expect(all[3]! / all[0]!).toBeGreaterThan(1.3)
+  })
   it('and is set aside counts for nothing where plans are made, is still shown, and comes back', async () => {
     const pen = await made()
     const { steps } = await readPlan(knex, (await readPen(knex, pen))!)

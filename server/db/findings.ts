@@ -108,11 +108,11 @@ function isNearlyFresh({ facts, learnt_at: at, body }: Lesson): boolean {
 const NEARLY = 0.01
 
 async function workedOut(knex: Knex, before: readonly StandsOut[]): Promise<FindingsPlace> {
-  const { pens, looks, values } = await allLooks(knex, HERE)
+  const { pens, often, looks, values } = await allLooks(knex, HERE)
   const ready: ReadyQuestion[] = []
   for (const question of readyQuestions) ready.push(await readied(knex, question, looks))
   const standing = newestFirst(noticed(looks), before, new Date().toISOString())
-  return { pens, values, noticed: standing, ready: ready.sort((a, b) => rank(a) - rank(b)) }
+  return { pens, often, values, noticed: standing, ready: ready.sort((a, b) => rank(a) - rank(b)) }
 }
 
 /** Those that the log can answer first, then those that need the fewest pens more, then the rest. */

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { LearntOf } from '../../contract'
+import type { LearntCourse, LearntOf } from '../../contract'
 import type { AsideChange } from '../../schemas'
 import { listAside } from './aside'
 import { DEFAULTS, readAllLearnt } from './learnt'
@@ -13,4 +13,19 @@ export async function changeAside(knex: Knex, { what, aside }: AsideChange): Pro
   if (aside) await knex('learnt_aside').insert({ what }).onConflict(['workshop_id', 'what']).ignore()
   else await knex('learnt_aside').where({ what }).delete()
   return readLearntOf(knex)
+}
+
+/** How what was learnt moved is told over so many pens, the latest that are over, in so many steps. */
+const COURSE = { pens: 100, steps: 4 }
+
+/** What was learnt after each quarter of the latest pens that are over, the first quarter first; nothing while there are too few. */
+export async function learntCourse(knex: Knex): Promise<LearntCourse> {
+  const ended: Date[] = await knex('pen_told').orderBy('ended', 'desc').limit(COURSE.pens).pluck('ended')
+  if (ended.length < COURSE.steps) return { points: [] }
+  const points: LearntCourse['points'] = []
+  for (let step = COURSE.steps - 1; step >= 1; step--) {
+    const at = ended[Math.floor(step * ended.length / COURSE.steps)]?.toISOString()
+    if (at !== undefined) points.push({ at, learnt: await readAllLearnt(knex, { keeps: false, until: at }) })
+  }
+  return { points }
 }

@@ -20,11 +20,22 @@ const DEFECTS_OF_A_PEN = 20
 /** What coats build before anything is measured, µm, by product. */
 export const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
 
-/** Facts of one kind, the latest of them, in the order of time. */
-async function latest<T>(knex: Knex, kind: string, about?: string): Promise<(T & { mark: string })[]> {
+/** A log, or as much of it as there was at a moment (ISO 8601). */
+interface Log {
+  knex: Knex
+  until?: string | undefined
+}
+
+const upTo = (query: Knex.QueryBuilder, until: string | undefined) => {
+  if (until !== undefined) query.where('at', '<=', until)
+}
+
+/** Facts of one kind, the latest of them, in the order of time; those up to a moment (ISO 8601), where one is given. */
+async function latest<T>({ knex, until }: Log, kind: string, about?: string): Promise<(T & { mark: string })[]> {
   const rows: { body: T, mark: string }[] = await knex('facts')
     .join('pens', 'pens.id', 'facts.pen_id')
     .where({ kind, ...(about === undefined ? {} : { about }) })
+    .modify(upTo, until)
     .orderBy([{ column: 'at', order: 'desc' }, { column: 'facts.pen_id' }, { column: 'place' }])
     .limit(LATEST)
     .select('body', 'mark')
@@ -35,34 +46,35 @@ async function latest<T>(knex: Knex, kind: string, about?: string): Promise<(T &
 const isWhole = ({ depth, capacity, tau, notYet, before, each }: SandingObservation): boolean =>
   Array.isArray(notYet) && [depth, capacity, tau, before, each].every(Number.isFinite)
 
-async function learnClass(knex: Knex, of: string): Promise<Learnt> {
-  return learnSanding((await latest<SandingObservation>(knex, 'sanding', of)).filter(isWhole))
+async function learnClass(log: Log, of: string): Promise<Learnt> {
+  return learnSanding((await latest<SandingObservation>(log, 'sanding', of)).filter(isWhole))
 }
 
 /** What coats build; a measurement is named by its pen. */
-async function learnBuilds(knex: Knex): Promise<BuildFit> {
-  const growths = await latest<Growth>(knex, 'growth')
+async function learnBuilds(log: Log): Promise<BuildFit> {
+  const growths = await latest<Growth>(log, 'growth')
   return fitBuild(growths.map(({ mark, ...growth }) => ({ ...growth, id: `${mark}${growth.id}` })), DEFAULTS)
 }
 
 /** How long a product waits in this shop. */
-async function learnTouches(knex: Knex, product: string): Promise<OwnWait> {
-  return learnWait((await latest<Touch>(knex, 'touch', product)).filter(({ part }) => Number.isFinite(part)))
+async function learnTouches(log: Log, product: string): Promise<OwnWait> {
+  return learnWait((await latest<Touch>(log, 'touch', product)).filter(({ part }) => Number.isFinite(part)))
 }
 
 /** How far short the mechanism of a fitting stops in these hands. */
-async function learnPresses(knex: Knex, fitting: string): Promise<OwnPress> {
-  return learnPress((await latest<{ left: number }>(knex, 'press', fitting)).map(({ left }) => left).filter(Number.isFinite))
+async function learnPresses(log: Log, fitting: string): Promise<OwnPress> {
+  return learnPress((await latest<{ left: number }>(log, 'press', fitting)).map(({ left }) => left).filter(Number.isFinite))
 }
 
 /**
  * How long hands take, from the latest steps of all pens, measured or said; a step counts as mended where its pen has a defect that was
  * found at that kind of step.
  */
-async function learnSteps(knex: Knex): Promise<OwnHands> {
+async function learnSteps({ knex, until }: Log): Promise<OwnHands> {
   const rows: { pen: string, kind: StepKind, at: Date, body: Pick<StepDone, 'seconds' | 'planned' | 'setUp'> & { timing: string } }[]
     = await knex('facts')
       .where({ kind: 'step' })
+      .modify(upTo, until)
       .orderBy([{ column: 'at', order: 'desc' }, { column: 'pen_id' }, { column: 'place' }])
       .limit(LATEST_STEPS)
       .select('pen_id as pen', 'about as kind', 'at', 'body')
@@ -80,8 +92,8 @@ async function learnSteps(knex: Knex): Promise<OwnHands> {
 }
 
 /** How even levelling and barrels are. */
-async function learnLevelled(knex: Knex): Promise<OwnEvenness> {
-  const levelled = await latest<Levelled>(knex, 'levelled')
+async function learnLevelled(log: Log): Promise<OwnEvenness> {
+  const levelled = await latest<Levelled>(log, 'levelled')
   return learnEvenness(levelled.filter(({ mean, sd, takes, wood }) => [mean, sd, takes, wood].every(Number.isFinite)))
 }
 
@@ -89,6 +101,8 @@ async function learnLevelled(knex: Knex): Promise<OwnEvenness> {
 interface Asking {
   /** Whether it is kept for the next who asks; not while something else is written. */
   keeps: boolean
+  /** Only what was known at a moment (ISO 8601) counts: then nothing is kept, and nothing that was kept is taken. */
+  until?: string
 }
 
 /** Facts that something is learnt from. */
@@ -103,30 +117,31 @@ export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }):
 
 /** The same with what was set aside. */
 export async function readAllLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
+  const log: Log = { knex, until: asking.until }
   const lessons: Lesson[] = await knex('lessons').whereIn('kind', KINDS).orderBy(['kind', 'about'])
   const waits: Record<string, OwnWait> = {}
   for (const lesson of lessons.filter(one => one.kind === 'touch')) {
-    const learnt = await known(knex, lesson, asking, () => learnTouches(knex, lesson.about))
+    const learnt = await known(knex, lesson, asking, () => learnTouches(log, lesson.about))
     if (learnt.touches) waits[lesson.about] = learnt
   }
   const presses: Record<string, OwnPress> = {}
   for (const lesson of lessons.filter(one => one.kind === 'press')) {
-    const learnt = await known(knex, lesson, asking, () => learnPresses(knex, lesson.about))
+    const learnt = await known(knex, lesson, asking, () => learnPresses(log, lesson.about))
     if (learnt.pens) presses[lesson.about] = learnt
   }
   const steps = lessons.filter(one => one.kind === 'step')
-  const hands = steps.length ? await known(knex, overAll('step', steps), asking, () => learnSteps(knex)) : undefined
+  const hands = steps.length ? await known(knex, overAll('step', steps), asking, () => learnSteps(log)) : undefined
   const levelled = lessons.find(one => one.kind === 'levelled')
-  const even = levelled && await known(knex, levelled, asking, () => learnLevelled(knex))
+  const even = levelled && await known(knex, levelled, asking, () => learnLevelled(log))
   const sanding: Partial<Record<SandingClass, Learnt>> = {}
   for (const lesson of lessons.filter(one => one.kind === 'sanding')) {
-    const learnt = await known(knex, lesson, asking, () => learnClass(knex, lesson.about))
+    const learnt = await known(knex, lesson, asking, () => learnClass(log, lesson.about))
     if (learnt.observations) sanding[lesson.about as SandingClass] = learnt
   }
   return {
     sanding,
     // Builds are fitted over all products at once.
-    builds: await known(knex, overAll('growth', lessons.filter(one => one.kind === 'growth')), asking, () => learnBuilds(knex)),
+    builds: await known(knex, overAll('growth', lessons.filter(one => one.kind === 'growth')), asking, () => learnBuilds(log)),
     waits,
     presses,
     ...(hands ? { hands } : {}),
@@ -147,7 +162,8 @@ const ALL = '*'
  * What was learnt while as many facts were known as now, else worked out anew. The facts are read after their count: what comes in
  * between makes it old again, never stale.
  */
-async function known<T>(knex: Knex, lesson: Lesson, { keeps }: Asking, learn: () => Promise<T>): Promise<T> {
+async function known<T>(knex: Knex, lesson: Lesson, { keeps, until }: Asking, learn: () => Promise<T>): Promise<T> {
+  if (until !== undefined) return learn()
   if (isFresh(lesson)) return lesson.body as T
   const learnt = await learn()
   if (keeps) await keepLesson(knex, lesson, learnt)

@@ -10,6 +10,8 @@ const VALUES = 40
 interface Looked {
   /** How many pens tell anything. */
   pens: number
+  /** On how many pens each kind of defect was found. */
+  often: Partial<Record<DefectKind, number>>
   /** Every kind of defect by every trait. */
   looks: Look[]
   /** What pens have of each trait, what most have first. */
@@ -57,6 +59,7 @@ export async function allLooks(knex: Knex, zone: string): Promise<Looked> {
   }
   return {
     pens: [...cells.get('method')?.values() ?? []].reduce((sum, one) => sum + one.of, 0),
+    often: Object.fromEntries(kinds.map(kind => [kind, sumOf(found.get(`${kind} method`)?.values() ?? [])])),
     looks: kinds.flatMap(of => traits.map(trait => lookAt(of, trait))),
     values: Object.fromEntries([...cells].map(([trait, own]) => [trait, mostFirst(own.values())])),
   }
@@ -71,6 +74,8 @@ function told(row: Row): (Pick<Cell, 'value' | 'class' | 'method'> & { trait: Tr
     return typeof value === 'string' ? [{ trait, value, ...like, key: JSON.stringify([value, like]) }] : []
   })
 }
+
+const sumOf = (counts: Iterable<number>): number => [...counts].reduce((sum, one) => sum + one, 0)
 
 function mostFirst(cells: Iterable<Cell>): string[] {
   const counts = new Map<string, number>()

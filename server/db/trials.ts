@@ -2,7 +2,7 @@ import { randomInt } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Trial } from '../../contract'
 import { howOften, wayAt, type Cell } from '../../core/findings'
-import type { NewTrial } from '../../schemas'
+import { newTrialSchema, type NewTrial } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
 import { askedSql } from './findings'
 import { traitSql } from './trait-sql'
@@ -38,9 +38,12 @@ export async function listTrials(knex: Knex): Promise<Trial[]> {
     .limit(SHOWN)
     .select('id', 'begun', 'ended', 'seed', 'body')
   const trials: Trial[] = []
-  for (const row of rows) trials.push(told(row, await givenOf(knex, row)))
+  // One that is damaged is passed over, and stops none of the others.
+  for (const row of rows.filter(isWhole)) trials.push(told(row, await givenOf(knex, row)))
   return trials
 }
+
+const isWhole = ({ id, body }: Row): boolean => newTrialSchema.isValidSync({ ...body, id })
 
 async function givenOf(knex: Knex, { id, body: { of, by } }: Row): Promise<Given[]> {
   const [trait, { hit, tells }] = [traitSql(by), askedSql(of)]
@@ -88,7 +91,7 @@ export async function beginTrial(knex: Knex, { id, ...body }: NewTrial): Promise
  */
 export async function giveWay(knex: Knex, id: string, pen: string): Promise<Trial[]> {
   const row: Row | undefined = await knex('trials').where({ id }).forUpdate().first('id', 'begun', 'ended', 'seed', 'body')
-  if (!row) throw new NotFoundError('There is no such trial.')
+  if (!row || !isWhole(row)) throw new NotFoundError('There is no such trial.')
   const given: { pen: string }[] = await knex('trial_pens').where({ trial_id: id }).select('pen_id as pen')
   if (given.some(one => one.pen === pen)) return listTrials(knex)
   const stage: { stage: string } | undefined = await knex('pen_rows').where({ pen_id: pen }).first('stage')

@@ -140,7 +140,7 @@ test('in pictures: times by step, film beside what was planned, waits beside the
   await waits.getByRole('combobox', { name: 'Which wait' }).click()
   await page.getByRole('option', { name: 'Cures to hand over' }).click()
   await waits.getByText('As a table').click()
-  await expect(waits.getByRole('row', { name: /^U2 / }).first()).toContainText('17 °C, 70 %')
+  await expect(waits.getByRole('row', { name: /^U2 / }).first()).toContainText('17.0 °C, 70 %')
   await expect(waits.getByRole('img', { name: /^How long it waited, by the air/ })).toBeVisible()
 })
 
@@ -152,8 +152,14 @@ test('what was learnt is shown with what is usual, and counts for nothing once i
   await expect(row).toContainText(/× \d+\.\d\d/)
   const paces = async () => (await (await request.get('/api/learnt')).json()).hands.paces as object
   expect(await paces()).toHaveProperty('coat')
+  // Another device that looks at it too sees that it is set aside, without being asked.
+  const other = await page.context().newPage()
+  await other.goto('/findings/hands')
+  await expect(other.getByRole('button', { name: 'Set aside: Coats' })).toBeVisible()
   await row.getByRole('button', { name: 'Set aside: Coats' }).click()
   await expect(row.getByRole('button', { name: 'Take in again: Coats' })).toBeVisible()
+  await expect(other.getByRole('button', { name: 'Take in again: Coats' })).toBeVisible()
+  await other.close()
   expect(await paces()).not.toHaveProperty('coat')
   await page.reload()
   await row.getByRole('button', { name: 'Take in again: Coats' }).click()

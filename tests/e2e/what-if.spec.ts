@@ -22,6 +22,16 @@ test('a plan is branched on the spot: what differs is marked, what matters is sa
   await expect(soft.getByRole('cell').nth(1)).toHaveText(/^[5-9]\d in 100$|^100 in 100$/)
   await expect(soft.getByRole('cell').nth(1)).toHaveClass(/marked/)
   await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(0)
+  // The causes of defects speak for a soft film then, and for more of it in damp air besides: both in one branch.
+  const causes = table.getByRole('rowgroup', { name: 'Defects that the causes speak for' })
+  const softFilm = causes.getByRole('row', { name: /^Cloudy or soft film/ })
+  await expect(softFilm.getByRole('cell').nth(1)).toHaveText(/times as often as usual/)
+  await expect(softFilm.getByRole('cell').nth(1)).toHaveClass(/marked/)
+  await page.getByRole('combobox', { name: 'And what if: Every wait cut in half' }).click()
+  await page.getByRole('option', { name: 'Air 20 % damper' }).click()
+  await expect(page).toHaveURL(/with=hurry~damper$/)
+  await expect(table.getByRole('columnheader', { name: /Every wait cut in half · Air 20 % damper/ })).toBeVisible()
+  await expect(table.getByRole('columnheader')).toHaveCount(2)
   // Deeper: more film.
   await choose(/^Film of 80 µm/)
   const film = table.getByRole('row', { name: /^Film left/ })

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { LearntOf } from '#contract'
-
 useHead({ title: 'What was learnt · Findings · Oxlip' })
 const workshop = useWorkshop()
 const stock = useStock()
-const told = shallowRef<LearntOf>()
+const store = useFindings()
+const { learnt: told, course } = storeToRefs(store)
 const { failed, loaded, again } = useLoad(async () => {
-  const [learnt] = await Promise.all([api('GET /api/findings/learnt'), stock.load(), workshop.shelf ? undefined : workshop.load()])
-  told.value = learnt
+  await Promise.all([store.loadLearnt(), stock.load(), workshop.shelf ? undefined : workshop.load()])
+  // How it moved is worked out anew each time: the figures do not wait for it, and stand without it.
+  void store.loadCourse().catch(() => undefined)
 })
 const names = computed(() => ({
   product: (id: string) => workshop.shelf?.products.find(one => one.id === id)?.name ?? id,
@@ -15,7 +15,10 @@ const names = computed(() => ({
   units: workshop.units,
 }))
 const groups = computed(() => (told.value ? learntGroups(told.value, names.value) : []))
-const known = computed(() => groups.value.filter(one => one.rows.length))
+const moved = computed(() => (told.value && course.value ? movedOf(groups.value, course.value, told.value, names.value) : undefined))
+const known = computed(() => groups.value
+  .filter(one => one.rows.length)
+  .map(one => ({ ...one, rows: one.rows.map(row => ({ ...row, moved: moved.value?.get(row.what) })) })))
 const unknown = computed(() => groups.value.filter(one => !one.rows.length))
 const isAside = (what: string) => told.value?.aside.includes(what) ?? false
 const says = (what: string) => (isAside(what) ? 'Take in again' : 'Set aside')
@@ -23,7 +26,7 @@ const trouble = ref('')
 async function change(what: string) {
   trouble.value = ''
   try {
-    told.value = await api('PUT /api/findings/learnt', { body: { what, aside: !isAside(what) } })
+    await store.setAside({ what, aside: !isAside(what) })
     await workshop.learn()
   } catch (error) {
     trouble.value = refused(error).message
@@ -51,7 +54,7 @@ async function change(what: string) {
         <table>
           <thead>
             <tr>
-              <th v-for="head in ['What', 'Yours', 'Range', 'From', 'Usual']" :key="head" scope="col">{{ head }}</th>
+              <th v-for="head in ['What', 'Yours', 'Range', 'How it moved', 'From', 'Usual']" :key="head" scope="col">{{ head }}</th>
               <td />
             </tr>
           </thead>
@@ -60,6 +63,7 @@ async function change(what: string) {
               <th scope="row">{{ row.label }}</th>
               <td class="value">{{ row.value }}</td>
               <td>{{ row.range }}</td>
+              <td><FindingsMoved v-if="row.moved" :moved="row.moved" /></td>
               <td>{{ row.from }}</td>
               <td class="usual">{{ row.usual }}</td>
               <td class="act">

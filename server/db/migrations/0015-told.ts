@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
 
 const TABLES = ['pen_told', 'learnt_aside', 'trials', 'trial_pens'] as const
+/** Those that screens hold. */
+const SHOWN = ['learnt_aside', 'trials', 'trial_pens'] as const
 
 /** Traits of pens, each in a column of its own: questions count by them over all pens there ever were. */
 const TRAITS = [
@@ -63,9 +65,16 @@ export async function up(knex: Knex): Promise<void> {
     await knex.raw(`
       create policy of_workshop on ${table} using (workshop_id = current_workshop()) with check (workshop_id = current_workshop())`)
   }
+  for (const table of SHOWN) {
+    await knex.raw(`
+      create constraint trigger ${table}_changed after insert or update or delete on ${table}
+        deferrable initially deferred for each row execute function note_change('findings')`)
+  }
 }
 
 export async function down(knex: Knex): Promise<void> {
+  await knex.raw('set constraints all immediate')
+  await knex('changes').where({ kind: 'findings' }).delete()
   for (const table of [...TABLES].reverse()) await knex.raw(`drop table ${table}`)
   await knex('lessons').where({ kind: 'told' }).delete()
 }

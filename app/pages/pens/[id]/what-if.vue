@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { capital } from '#core/format'
+import { capital, counted } from '#core/format'
 import { leastFilm, trace, type Plan, type PlanTrace } from '#core/plan'
 import { settledSteps } from '#core/bench'
-import { branchOf, canBeKept, changesFor, changeWord, handOf, type Change, type Hand, type SpreadName } from '#core/simulate'
+import { branchAlong, canBeKept, changesFor, changeWord, goTogether, handOf, type Change, type Hand, type SpreadName } from '#core/simulate'
+import type { DefectKind } from '#core/defects'
 import { results, type Result } from '~/utils/what-if-talk'
 
 /** No more than so many plans stand side by side. */
@@ -16,17 +17,30 @@ const methods = useMethods()
 const route = useRoute()
 const toast = useToast()
 const attempt = useChanging()
-onMounted(() => void methods.load().catch(() => undefined))
+const defects = useDefects()
+const findings = useFindings()
+/** What the shop's own pens add; without them the written tables speak alone. */
+const hasShop = ref(false)
+onMounted(async () => {
+  await Promise.allSettled([methods.load(), defects.load(), findings.load()])
+  hasShop.value = true
+})
 
 const all = computed(() => methods.methods ?? [])
 const done = computed(() => (state.value ? settledSteps(state.value) : new Set<string>()))
-const changes = computed(() => (plan.value ? changesFor(plan.value, all.value, done.value) : []))
-const words = computed(() => (typeof route.query.with === 'string' ? route.query.with.split(',') : []))
-const chosen = computed(() => words.value.flatMap(word => changes.value.find(one => changeWord(one) === word) ?? []).slice(0, MOST - 1))
-const say = (with_: readonly string[]) => navigateTo({ query: { with: with_.length ? with_.join(',') : undefined } }, { replace: true })
+/** Branches stand in the address, each as the words of what is otherwise in it. */
+const BETWEEN = { branches: ',', words: '~' }
+const said = computed(() => {
+  const text = typeof route.query.with === 'string' ? route.query.with : ''
+  return text.split(BETWEEN.branches).map(one => one.split(BETWEEN.words).filter(Boolean)).filter(one => one.length)
+})
+const say = (branches: readonly (readonly string[])[]) => {
+  const text = branches.filter(one => one.length).map(one => one.join(BETWEEN.words)).join(BETWEEN.branches)
+  return navigateTo({ query: { with: text || undefined } }, { replace: true })
+}
 
 interface Column {
-  change: Change | undefined
+  changes: readonly Change[]
   label: string
   plan: Plan
   hand: Hand
@@ -38,20 +52,35 @@ const columns = computed((): Column[] => {
   const names = { plan: now, methods: all.value }
   const hand = handOf(now.inputs.material, workshop.learnt, workshop.learnt?.hands)
   return [
-    { change: undefined, label: 'As planned', plan: now, hand, traced: trace(now) },
-    ...chosen.value.map((change): Column => {
-      const branch = branchOf(now, change, all.value, done.value)
-      return { change, label: changeLabel(change, names), plan: branch.plan, hand: { ...hand, ...branch.hand }, traced: trace(branch.plan) }
-    }),
+    { changes: [], label: 'As planned', plan: now, hand, traced: trace(now) },
+    ...said.value
+      .map(words => branchAlong(now, words, all.value, done.value))
+      .filter(one => one.changes.length)
+      .slice(0, MOST - 1)
+      .map(({ changes, plan, hand: own }): Column => ({
+        changes, plan, hand: { ...hand, ...own }, traced: trace(plan), label: changes.map(one => changeLabel(one, names)).join(' · '),
+      })),
   ]
 })
+/** The branches that are shown, as words. */
+const words = computed(() => columns.value.slice(1).map(one => one.changes.map(changeWord)))
 const result = ref<Result>('film')
-const { played, shares, runs } = useWhatIf(() => columns.value, () => result.value)
+const shop = computed(() => (hasShop.value ? { judged: defects.history.causes, usual: defects.history.usual } : undefined))
+const { played, shares, foreseen, runs } = useWhatIf(() => columns.value, { of: () => result.value, shop: () => shop.value })
+const lines = computed(() => (foreseen.value.length === columns.value.length ? foreseenLines(foreseen.value) : []))
+const pens = computed(() => findings.place?.pens ?? 0)
+const foundOn = (kind: DefectKind) => findings.place?.often[kind] ?? 0
+/** What can be otherwise in a plan beside what is already. */
+function itemsFor({ plan: now, changes }: Pick<Column, 'plan' | 'changes'>, label: string) {
+  const open = changesFor(now, all.value, done.value).filter(one => changes.every(each => goTogether(each, one)))
+  return [
+    { label, value: NONE }, ...open.map(one => ({ label: changeLabel(one, { plan: now, methods: all.value }), value: changeWord(one) })),
+  ]
+}
 const items = computed(() => {
-  const now = plan.value
-  const open = now ? changes.value.filter(one => !words.value.includes(changeWord(one))) : []
-  const named = open.flatMap(one => (now ? [{ label: changeLabel(one, { plan: now, methods: all.value }), value: changeWord(one) }] : []))
-  return [{ label: 'What if ...', value: NONE }, ...named]
+  const [now] = columns.value
+  const alone = new Set(words.value.flatMap(([word, ...more]) => (word && !more.length ? [word] : [])))
+  return now ? itemsFor(now, 'What if ...').filter(one => !alone.has(one.value)) : []
 })
 /** All plans on one scale, each line on its own. */
 function scaleOf(name: SpreadName): { from: number, to: number } {
@@ -70,18 +99,22 @@ const productName = (id: string) => plan.value?.inputs.shelf.products.find(one =
 const matters = computed(() => (shares.value?.is ?? []).filter(one => one.total >= 0.08).slice(0, 4))
 const resultItems = results.map(value => ({ label: resultLabels[value], value }))
 
-const putAway = (change: Change) => say(words.value.filter(word => word !== changeWord(change)))
+const putAway = (index: number) => say(words.value.filter((_, at) => at !== index - 1))
+const addTo = (index: number, word: string) => say(words.value.map((one, at) => (at === index - 1 ? [...one, word] : one)))
 
-/** Takes a branch for the plan; the one before is kept as an older version. */
-async function take({ change, plan: { inputs: { wishes } } }: Column) {
-  if (!change) return
+/** Takes what a branch has otherwise in its plan; the one before is kept as an older version. */
+async function take({ changes, plan: { inputs: { wishes } } }: Column, index: number) {
   const { tool: _t, film: _f, ...sizing } = wishes
+  const kept = changes.filter(canBeKept)
+  const method = kept.find(one => one.kind === 'method')
   await attempt(async () => {
-    await store.change(change.kind === 'method' ? { method: change.method } : { sizing })
+    await store.change({ ...(method ? { method: method.method } : {}), ...(kept.some(one => one !== method) ? { sizing } : {}) })
     toast.add({ title: 'Taken. The plan follows.' })
-    await putAway(change)
+    await putAway(index)
   })
 }
+/** Of what is otherwise in a branch, what is of the room or the hand is not taken with it. */
+const takesAll = ({ changes }: Column) => changes.every(canBeKept)
 </script>
 
 <template>
@@ -95,7 +128,7 @@ async function take({ change, plan: { inputs: { wishes } } }: Column) {
       </p>
       <USelect
         v-if="columns.length < MOST" :model-value="NONE" :items="items" size="xl" aria-label="What if"
-        @update:model-value="$event !== NONE && say([...words, $event])"
+        @update:model-value="$event !== NONE && say([...words, [$event]])"
       />
     </div>
     <p v-if="state.finished" class="quiet">It is finished: what is told here is what its plan would come to, made once more.</p>
@@ -104,20 +137,24 @@ async function take({ change, plan: { inputs: { wishes } } }: Column) {
         <thead>
           <tr>
             <td />
-            <th v-for="column in columns" :key="column.label" scope="col">
+            <th v-for="(column, index) in columns" :key="column.label" scope="col">
               <span class="head">{{ column.label }}</span>
               <BuildSection
                 :traced="column.traced" :least="leastFilm(column.plan.inputs).value" size="card"
                 :colour="column.plan.inputs.material.colour"
               />
               <span class="quiet">{{ coatsLabel(column.plan) }}</span>
-              <span v-if="column.change" class="acts">
-                <button v-if="canBeKept(column.change) && !state.finished" type="button" class="key" @click="take(column)">
-                  Take this one
+              <span v-if="index" class="acts">
+                <button
+                  v-if="column.changes.some(canBeKept) && !state.finished" type="button" class="key" @click="take(column, index)"
+                >
+                  {{ takesAll(column) ? 'Take this one' : 'Take what is of the plan' }}
                 </button>
-                <button type="button" class="key" :aria-label="`Put away: ${column.label}`" @click="putAway(column.change)">
-                  Put away
-                </button>
+                <button type="button" class="key" :aria-label="`Put away: ${column.label}`" @click="putAway(index)">Put away</button>
+                <USelect
+                  :model-value="NONE" :items="itemsFor(column, 'and ...')" size="lg" :aria-label="`And what if: ${column.label}`"
+                  @update:model-value="$event !== NONE && addTo(index, $event)"
+                />
               </span>
             </th>
           </tr>
@@ -145,6 +182,17 @@ async function take({ change, plan: { inputs: { wishes } } }: Column) {
             </td>
           </tr>
         </tbody>
+        <tbody v-if="lines.length && played.length === columns.length" aria-label="Defects that the causes speak for">
+          <tr v-for="line in lines" :key="line.kind">
+            <th scope="row">
+              {{ ofLabel(line.kind) }}
+              <span v-if="tellsOwn(pens)" class="quiet">on {{ foundOn(line.kind) }} of {{ counted(pens, 'pen') }} so far</span>
+            </th>
+            <td v-for="(times, index) in line.times" :key="index" :class="{ marked: foreseenDiffers(line, index) }">
+              {{ timesWords(times, foundOn(line.kind), pens) }}
+            </td>
+          </tr>
+        </tbody>
       </table>
     </div>
     <section class="sheet matters" aria-labelledby="matters">
@@ -158,8 +206,9 @@ async function take({ change, plan: { inputs: { wishes } } }: Column) {
       <p v-else class="quiet" role="status">{{ shares ? 'Nothing of it is unknown.' : 'Weighing ...' }}</p>
     </section>
     <p class="quiet">
-      Bars: nine of ten times. Bold: otherwise than planned by more than the runs differ by chance. What kinds of defects come of it beside
-      these the log tells under Findings; the product label stands above every wait told here.
+      Bars: nine of ten times. Bold: otherwise than planned by more than the runs differ by chance. Kinds of defects are weighed by the
+      tables of their causes, against what is usual here; what comes of it in truth the log tells under Findings. The product label stands
+      above every wait told here.
     </p>
   </div>
 </template>
@@ -173,7 +222,7 @@ table { width: 100%; border-collapse: separate; border-spacing: 0; table-layout:
 th, td { padding: 0.55rem 0.9rem; text-align: left; vertical-align: top; font-weight: 400; }
 th:first-child, thead td { width: 13rem; }
 thead th > * { display: block; }
-.head { min-height: 1.6rem; font: 700 1.05rem var(--font-head); }
+.head { min-height: 2.8rem; font: 700 1.05rem var(--font-head); }
 .acts { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.4rem; }
 .acts .key { min-height: 40px; padding: 0.3rem 0.7rem; }
 tbody tr > * { border-top: 1px solid var(--line); }
