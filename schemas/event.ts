@@ -58,7 +58,7 @@ const payloads = {
       what: line(60).defined(),
     }),
   }),
-  remark: exact({ text: line(500).min(1).required(), step: stepId().nullable().defined() }),
+  remark: exact({ text: line(500).min(1).required(), step: stepId().nullable().defined(), photo: uuid() }),
   time: exact({
     step: stepId().required(),
     seconds: number().min(0, 'Should be 0 s or more.').max(86_400, 'Should be a day or less.').nullable().defined(),

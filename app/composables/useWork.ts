@@ -93,7 +93,6 @@ export function useWork() {
     const step = store.state?.next
     if (step) store.enter({ kind: 'wait', payload: { step: step.id, seconds } }, step.barrels)
   }
-  const remark = (text: string) => void store.enter({ kind: 'remark', payload: { text, step: store.state?.next?.id ?? null } })
   function skip() {
     const step = store.state?.next
     if (step) store.enter({ kind: 'skip', payload: { step: step.id } }, step.barrels)
@@ -104,7 +103,7 @@ export function useWork() {
   function putBack() {
     if (store.state?.putBack) store.enter({ kind: 'undo', payload: { entries: [store.state.putBack] } })
   }
-  return { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, remark, skip, takeBack, putBack }
+  return { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, skip, takeBack, putBack }
 }
 
 /** A key that is down so long is held, ms. */

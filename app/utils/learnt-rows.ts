@@ -3,7 +3,7 @@ import { changesWith } from '#core/bench'
 import { counted, decimal, micrometres } from '#core/format'
 import type { Ranged } from '#core/figures'
 import type { UnitWords } from '#core/units'
-import { dayWords } from './times'
+import { pastDay } from './times'
 import { workLabel } from './work-label'
 
 /** Something that was learnt of a turner, as it is shown. */
@@ -49,7 +49,8 @@ const CHANGED = {
   'bottle': 'Changing bottles', 'set-up': 'Any other change',
 }
 const times = (value: number): string => `× ${decimal(value, 2)}`
-const factor = ({ likely, low, high }: Ranged) => ({ figure: likely, value: times(likely), range: `${decimal(low, 2)} to ${decimal(high, 2)}` })
+const factor = ({ likely, low, high }: Ranged) =>
+  ({ figure: likely, value: times(likely), range: `${decimal(low, 2)} to ${decimal(high, 2)}` })
 
 /** Nine of ten lie within so many standard deviations of the middle. */
 const NINE_IN_TEN = 1.645
@@ -107,8 +108,9 @@ export function learntGroups({ learnt, builds }: LearntOf, { product, fitting, u
     {
       title: 'Changes', says: 'What it takes to change from one thing to the next.',
       rows: Object.entries(hands?.changes ?? {}).map(([thing, own]) => ({
-        what: `changes:${thing}`, label: CHANGED[thing as keyof typeof CHANGED] ?? thing, figure: own.seconds, value: `${Math.round(own.seconds)} s`,
-        range: '', from: counted(own.changes, 'change'), usual: `${changesWith()[thing as keyof typeof CHANGED]} s`,
+        what: `changes:${thing}`, label: CHANGED[thing as keyof typeof CHANGED] ?? thing, figure: own.seconds,
+        value: `${Math.round(own.seconds)} s`, range: '', from: counted(own.changes, 'change'),
+        usual: `${changesWith()[thing as keyof typeof CHANGED]} s`,
       })),
     },
   ]
@@ -134,7 +136,7 @@ export function movedOf(now: readonly LearntGroup[], { points }: LearntCourse, o
     })
     const [first] = known
     const stayed = known.every(({ one }) => one.value === row.value) ? 'as it was' : undefined
-    const says = first ? stayed ?? `${first.one.value} on ${dayWords(first.at.slice(0, 10))}` : 'new'
+    const says = first ? stayed ?? `${first.one.value} on ${pastDay(first.at)}` : 'new'
     return [row.what, { figures: [...known.map(({ one }) => one.figure), row.figure], says }]
   }))
 }

@@ -11,6 +11,12 @@ export function clockTime(iso: string | Date, now: Date): string {
 /** A day as it is said: `Sat 5 Dec`. */
 export const dayWords = (day: string): string => format(new Date(`${day}T12:00:00`), 'EEE d MMM')
 
+/** The day of a moment that lies back (ISO 8601), with its year where that is another than this. */
+export function pastDay(moment: string): string {
+  const at = new Date(moment)
+  return format(at, at.getFullYear() === new Date().getFullYear() ? 'd MMM' : 'd MMM yyyy')
+}
+
 const NUMBERS = ['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve']
 
 /** A small number as a word, a larger one in figures. */

@@ -79,7 +79,7 @@ function entryOf(kind: Entry['kind'], { now, log, step, defect, b }: Scene): Ent
     }
     case 'wait': return { kind, payload: { step, seconds: 10 + b } }
     case 'press': return { kind, payload: { step, part: 'Tip', verdict: 'in', left: null, out: null, back: null } }
-    case 'remark': return { kind, payload: { text: `remark ${b}`, step } }
+    case 'remark': return { kind, payload: { text: `remark ${b}`, step, ...(b % 2 ? { photo: `photo ${b}` } : {}) } }
     case 'time': return { kind, payload: { step, seconds: b % 4 ? b : null } }
     case 'undo': return log.length ? { kind, payload: { entries: [pick(log, b)!.id] } } : undefined
     case 'repair': return defect === undefined ? undefined : { kind, payload: { defect, way: pick(repairWays, b)!, step } }
@@ -171,7 +171,11 @@ function read(log: readonly BenchEvent[]) {
     next: steps.find(one => one.status === 'open')?.id,
     checks,
     measured: inForce.filter(one => one.kind === 'measure').map(one => one.id),
-    remarks: inForce.flatMap(one => (one.kind === 'remark' ? [`${one.at} ${one.payload.text} ${one.payload.step}`] : [])),
+    remarks: inForce.flatMap((one) => {
+      if (one.kind !== 'remark') return []
+      const { text, step, photo } = one.payload
+      return [`${one.at} ${text} ${step} ${photo}`]
+    }),
     times: Object.fromEntries(inForce.flatMap(one => (one.kind === 'time' ? [[one.payload.step, one.payload.seconds]] : []))),
     inForce: ordered.map(one => inForce.includes(one)),
     defects: defects.map(({ noted: _, settled, mends, ...rest }) => {
@@ -196,7 +200,7 @@ function shown(log: readonly BenchEvent[]): ReturnType<typeof read> {
     next: state.next?.id,
     checks: Object.fromEntries([...state.checks].map(([step, answers]) => [step, Object.fromEntries(answers)])),
     measured: state.measured.map(one => one.id),
-    remarks: state.remarks.map(one => `${one.at} ${one.text} ${one.step}`),
+    remarks: state.remarks.map(one => `${one.at} ${one.text} ${one.step} ${one.photo}`),
     times: Object.fromEntries(state.times),
     inForce: state.log.map(one => one.inForce),
     defects: state.defects.map(one => ({

@@ -57,8 +57,8 @@ export type Entry
     | { kind: 'press', payload: Pressing }
   /** A step waits for so many s more from now on, because the turner wants it to. */
     | { kind: 'wait', payload: { step: string, seconds: number } }
-  /** A remark of the turner's own, about the step under way. */
-    | { kind: 'remark', payload: { text: string, step: string | null } }
+  /** A remark of the turner's own, about the step under way; with a picture of the pen as it was then, where one was taken. */
+    | { kind: 'remark', payload: { text: string, step: string | null, photo?: string } }
   /** Hands-on time of a step as the turner puts it right afterwards, s; null is as measured. */
     | { kind: 'time', payload: { step: string, seconds: number | null } }
   /** A question about the cause of a defect, answered. */

@@ -1,7 +1,7 @@
 import { grainOf, productRoles, type ShelfAbrasive } from '../shelf'
 import type { BenchEvent, Entry } from './event'
 
-type Kind = 'text' | 'text or null' | 'number' | 'number or null' | 'texts' | 'item'
+type Kind = 'text' | 'text or null' | 'text or nothing' | 'number' | 'number or null' | 'texts' | 'item'
 
 /** What the payload of each kind of entry must have to be gone by. What else may be in it is looked at where it is used. */
 const FIELDS: { readonly [K in Entry['kind']]: Readonly<Record<string, Kind>> } = {
@@ -17,7 +17,7 @@ const FIELDS: { readonly [K in Entry['kind']]: Readonly<Record<string, Kind>> } 
   extra: { work: 'text', with: 'text or null', step: 'text or null', item: 'item' },
   wait: { step: 'text', seconds: 'number' },
   press: { step: 'text', part: 'text', verdict: 'text', left: 'number or null', out: 'number or null' },
-  remark: { text: 'text', step: 'text or null' },
+  remark: { text: 'text', step: 'text or null', photo: 'text or nothing' },
   time: { step: 'text', seconds: 'number or null' },
   answer: { defect: 'text', question: 'text', answer: 'text' },
   judge: { defect: 'text', cause: 'text or null' },
@@ -33,6 +33,7 @@ const isNumber = (value: unknown): boolean => typeof value === 'number' && Numbe
 const IS: Readonly<Record<Kind, (value: unknown) => boolean>> = {
   'text': isText,
   'text or null': value => value === null || isText(value),
+  'text or nothing': value => value === undefined || isText(value),
   'number': isNumber,
   'number or null': value => value === null || isNumber(value),
   'texts': value => Array.isArray(value) && value.every(isText),

@@ -98,6 +98,8 @@ export interface Remarked {
   text: string
   /** The step under way. */
   step: StepId | null
+  /** A picture of the pen as it was then. */
+  photo?: string
 }
 
 /** A diameter that was measured, and when. */

@@ -1,5 +1,5 @@
 import type { Fitting } from '../barrel'
-import { coatPlace, stepWords, waitWords, type StepId } from '../plan'
+import { coatPlace, stepWords, waitWords, type PlanInputs, type StepId } from '../plan'
 import { isResin } from '../shelf'
 import type { UnitWords } from '../units'
 import type { Board } from './board'
@@ -37,6 +37,10 @@ export interface PenSummary {
   handsOnLeft: number
   /** When the last entry was made; null before the first. */
   lastEntryAt: string | null
+  /** Its shapes where they are not the usual ones, barrel by barrel. */
+  shapes?: NonNullable<PlanInputs['wishes']['shapes']>
+  /** The picture that was taken of it last; absent without one. */
+  picture?: string
   /** Why it cannot be worked out, in plain words; absent when it can. Nothing else of it is known then but what it is made of. */
   broken?: string
 }
@@ -48,6 +52,7 @@ export function summarise({ state, traced }: Board, units: UnitWords): PenSummar
   const next = traced.steps.find(one => one.step.id === ahead)
   const wait = state.waits.find(one => one.before === ahead)
   const { fitting, material } = plan.inputs
+  const picture = state.remarks.findLast(one => one.photo !== undefined)?.photo
   const open = traced.steps.filter((_, index) => steps[index]?.status === 'open')
   const words = next && stepWords(plan, next, units, traced)
   const place = next && coatPlace(plan, next.step)
@@ -72,6 +77,8 @@ export function summarise({ state, traced }: Board, units: UnitWords): PenSummar
     openDefects: state.defects.filter(isOpen).length,
     handsOnLeft: open.reduce((sum, one) => sum + one.handsOn.value, 0),
     lastEntryAt: held.all.findLast(event => event.kind !== 'undo')?.at ?? null,
+    ...(plan.inputs.wishes.shapes ? { shapes: plan.inputs.wishes.shapes } : {}),
+    ...(picture === undefined ? {} : { picture }),
   }
 }
 

@@ -41,6 +41,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['story stick', '/shelf/stick/twist-7', '.paper'],
     ['devices', '/shelf/devices', '.stand'],
     ['defects', '/pens/defects', '.rows'],
+    ['gallery', '/pens/gallery', '.gallery li'],
     ['together', `/together?pens=${id('B2')},${id('B3')},${id('C2')}`, '.tile'],
     ['together, none', '/together', 'h1'],
     ['card', `/pens/${id('B4')}/card`, 'table'],

@@ -24,7 +24,8 @@ test('after one visit every page opens without a network, those never visited to
   await holds(page, told)
   await context.setOffline(true)
   for (const [path, heading] of [
-    ['/', /on the bench/], ['/pens', 'Pens'], ['/pens/defects', 'Defects'], ['/pens/new', 'Start a pen'], [`/pens/${planned}`, /./],
+    ['/', /on the bench/], ['/pens', 'Pens'], ['/pens/defects', 'Defects'], ['/pens/gallery', 'Gallery'],
+    ['/pens/new', 'Start a pen'], [`/pens/${planned}`, /./],
     [`/pens/${planned}/record`, /./], [`/pens/${inWork}`, /./], ['/methods', 'Methods'], ['/methods/compare', /./], ['/methods/oil', /./],
     ['/shelf', /./], ['/shelf/finishes', /./], ['/shelf/fittings', /./], ['/shelf/fittings/new', /./], ['/shelf/blanks', /./],
     ['/shelf/blanks/new', /./], ['/shelf/cutting', /./], ['/shelf/devices', /./],

@@ -11,7 +11,7 @@ test('a plan is branched on the spot: what differs is marked, what matters is sa
   const table = page.getByRole('region', { name: 'Plans side by side' })
   await expect(page.getByText('10000 so far.')).toBeVisible({ timeout: 30_000 })
   const choose = async (name: RegExp | string) => {
-    await page.getByRole('combobox', { name: 'What if' }).click()
+    await page.getByRole('combobox', { name: 'What if', exact: true }).click()
     await page.getByRole('option', { name }).first().click()
   }
   // Waits cut in half: it may leave sooner, and a coat is caught soft; nothing of that can be kept in a plan.

@@ -28,7 +28,7 @@ const detail = computed(() => {
       <span class="tag"><PenTag :mark="listed.pen.mark" /><kbd v-if="number && number < 10">{{ number }}</kbd></span>
       <span class="scale" :style="{ '--mm': layStrip(summary.fitting).width }">
         <PenStrip
-          :fitting="summary.fitting" :colour="summary.material.colour" :resin="summary.material.resin"
+          :fitting="summary.fitting" :shapes="summary.shapes" :colour="summary.material.colour" :resin="summary.material.resin"
           :label="`${summary.fitting.name} in ${summary.material.name}, to scale`"
         />
       </span>

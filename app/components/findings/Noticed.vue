@@ -19,7 +19,7 @@ const emit = defineEmits<{ ask: [question: Question] }>()
         <button type="button" @click="emit('ask', { of: one.of, by: one.trait })">
           <b>{{ ofLabel(one.of) }}</b>, {{ byLabel(one.trait) }}: <b>{{ valueLabel(one.trait, one.value) }}</b>
         </button>
-        <p>{{ capital(differenceWords(one)) }}. <span class="quiet">Since {{ dayWords(one.since.slice(0, 10)) }}.</span></p>
+        <p>{{ capital(differenceWords(one)) }}. <span class="quiet">Since {{ pastDay(one.since) }}.</span></p>
         <p v-if="tryWords(one.trait, one.by.value > 0)" class="quiet">{{ tryWords(one.trait, one.by.value > 0) }}</p>
       </li>
     </ul>

@@ -100,6 +100,12 @@ const isBad = (one: Happening) => one.kind === 'defect' || one.kind === 'cut sho
             </p>
             <p v-else>
               <b>{{ isBad(one) ? '◆ ' : '' }}{{ capital(says(one).label) }}</b> <span class="more">{{ says(one).more }}</span>
+              <a
+                v-if="one.kind === 'remark' && one.remark.photo" :href="photos.urlOf(one.remark.photo, 'large')" target="_blank"
+                rel="noopener"
+              >
+                <img :src="photos.urlOf(one.remark.photo)" :alt="`${one.remark.text}, opens large`">
+              </a>
               <template v-if="one.kind === 'defect'">
                 <a v-for="photo in one.defect.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener">
                   <img :src="photos.urlOf(photo)" alt="The defect, opens large">

@@ -13,6 +13,7 @@ const emit = defineEmits<{
   beside: [work: ExtraWork, what: string | null, item?: ShelfAbrasive | Product]
   wait: [seconds: number]
   remark: [text: string]
+  picture: [file: File, text: string]
   close: []
 }>()
 const workshop = useWorkshop()
@@ -118,6 +119,7 @@ function keep() {
       <p class="keys">
         <input id="remark" v-model="text" class="field-plain text" maxlength="500" autocomplete="off">
         <button type="submit" class="key" :disabled="!text.trim()"><b>Keep</b></button>
+        <FieldCamera label="With a picture" @taken="emit('picture', $event, text)" />
       </p>
     </form>
   </section>

@@ -26,11 +26,6 @@ onMounted(() => {
   void known.load().catch(() => undefined)
 })
 const name = computed(() => catalogue.find(row => row.kind === props.defect.kind)?.name ?? props.defect.kind)
-
-function take(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (file) emit('photo', file)
-}
 </script>
 
 <template>
@@ -49,10 +44,7 @@ function take(event: Event) {
         <a v-for="photo in defect.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener">
           <img :src="photos.urlOf(photo)" alt="The defect, opens large">
         </a>
-        <label class="key">
-          <UIcon name="i-lucide-camera" aria-hidden="true" />
-          Photo<input type="file" accept="image/*" capture="environment" class="sr-only" @change="take">
-        </label>
+        <FieldCamera label="Photo" @taken="emit('photo', $event)" />
       </span>
     </header>
     <div class="both">
@@ -68,7 +60,7 @@ header { display: flex; flex-wrap: wrap; gap: 0.4rem 1.1rem; align-items: center
 .drawn { width: 6.4rem; flex: none; }
 h2 { font-size: 1.9rem; outline: none; }
 .photos { display: flex; gap: 0.5rem; margin-left: auto; align-items: center; }
-.photos .key { position: relative; min-height: 64px; }
+.photos .key { min-height: 64px; }
 .photos img { height: 64px; border-radius: 6px; }
 .both { display: grid; grid-template-columns: minmax(0, 5fr) minmax(0, 7fr); gap: 0.8rem 1.8rem; align-items: start; }
 @media (max-width: 820px) { .both { grid-template-columns: minmax(0, 1fr); } .photos { margin-left: 0; } }

@@ -87,9 +87,10 @@ async function change(what: string) {
 header { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0.4rem 1.2rem; }
 section { padding: 1rem 1.1rem 0.5rem; }
 .scrolls { overflow-x: auto; }
-table { width: 100%; min-width: 40rem; border-collapse: collapse; table-layout: fixed; }
+table { width: 100%; min-width: 46rem; border-collapse: collapse; table-layout: fixed; }
 th, td { padding: 0.3rem 0.8rem 0.3rem 0; text-align: left; }
-th:first-child { width: 24%; }
+th:first-child { width: 20%; }
+thead th:nth-child(4) { width: 22%; }
 thead th { font-weight: 400; color: var(--ink-2); }
 tbody tr > * { border-top: 1px solid var(--line); }
 tbody th { font-weight: 500; }

@@ -54,6 +54,7 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
         v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason"
         aria-label="Look a pen up"
       />
+      <NuxtLink class="key" to="/pens/gallery">Gallery</NuxtLink>
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>

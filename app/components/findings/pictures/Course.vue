@@ -43,7 +43,7 @@ const says = computed(() => {
       <tbody>
         <tr v-for="one in pens" :key="one.id">
           <th scope="row"><NuxtLink :to="`/pens/${one.id}/record`">{{ one.mark }}</NuxtLink></th>
-          <td>{{ dayWords(one.ended.slice(0, 10)) }}</td>
+          <td>{{ pastDay(one.ended) }}</td>
           <td>{{ one.says }}</td>
         </tr>
       </tbody>

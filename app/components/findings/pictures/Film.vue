@@ -43,7 +43,7 @@ const says = computed(() => {
       <tbody>
         <tr v-for="(one, index) in coats" :key="index">
           <th scope="row"><NuxtLink :to="`/pens/${one.id}/record`">{{ one.mark }}</NuxtLink></th>
-          <td>{{ dayWords(one.at.slice(0, 10)) }}</td>
+          <td>{{ pastDay(one.at) }}</td>
           <td>{{ one.product }}</td>
           <td>{{ one.words }}</td>
         </tr>

@@ -63,7 +63,7 @@ const says = computed(() => {
       <tbody>
         <tr v-for="(one, index) in waits" :key="index">
           <th scope="row"><NuxtLink :to="`/pens/${one.id}/record`">{{ one.mark }}</NuxtLink></th>
-          <td>{{ dayWords(one.at.slice(0, 10)) }}</td>
+          <td>{{ pastDay(one.at) }}</td>
           <td>{{ formatSpan(one.waited) }}</td>
           <td>{{ formatSpan(one.wanted) }}</td>
           <td>{{ airWords(one) }}</td>

@@ -40,6 +40,16 @@ function askOf({ step: id, check }: { step: string, check: string }): string {
   return (step && checksFor(plan, step, traced, units.value).find(one => one.id === check)?.ask) ?? check
 }
 const photos = usePhotos()
+const { picture } = useRemark()
+/** Pictures of its life, from the wood to the finished pen. */
+const pictures = computed(() => {
+  if (!state.value) return []
+  const of = blank.value
+  const wood = of?.photo ? [{ photo: of.photo, at: null, says: `The wood: ${of.name}` }] : []
+  const found = state.value.defects.flatMap(({ photos: own, kind, at }) => own.map(photo => ({ photo, at, says: nameOf(kind) })))
+  const taken = state.value.remarks.flatMap(({ photo, at, text }) => (photo ? [{ photo, at, says: text }] : []))
+  return [...wood, ...[...found, ...taken].sort((a, b) => (a.at < b.at ? -1 : 1))]
+})
 /** Whether the whole log was asked for. */
 const logged = ref(false)
 /** What an entry that was taken back was about. */
@@ -67,11 +77,18 @@ const stepTitle = (id: string) =>
       :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`"
     />
 
-    <section v-if="blank && (blank.origin || blank.photo)" class="story" aria-label="The wood">
-      <a v-if="blank.photo" :href="addressHere(`/api/photos/${blank.photo}`)" target="_blank" rel="noopener">
-        <img :src="addressHere(`/api/photos/${blank.photo}?size=small`)" :alt="`${blank.name}, opens large`">
-      </a>
-      <p class="quiet">{{ blank.origin }}</p>
+    <p v-if="blank?.origin" class="quiet wood">{{ blank.origin }}</p>
+    <section v-if="pictures.length" aria-label="Pictures">
+      <ol class="life">
+        <li v-for="one in pictures" :key="one.photo">
+          <figure>
+            <a :href="photos.urlOf(one.photo, 'large')" target="_blank" rel="noopener">
+              <img :src="photos.urlOf(one.photo)" :alt="`${one.says}, opens large`">
+            </a>
+            <figcaption>{{ one.says }}<span v-if="one.at" class="quiet"> {{ clockTime(one.at, now) }}</span></figcaption>
+          </figure>
+        </li>
+      </ol>
     </section>
     <section v-if="!rows.length" class="empty sheet">
       <p>Nothing is entered yet. The record writes itself while the pen is worked.</p>
@@ -87,6 +104,7 @@ const stepTitle = (id: string) =>
           <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>handed over</dt></div>
         </dl>
         <p class="save">
+          <FieldCamera label="Add a picture" @taken="picture" />
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.json`)" download>Save as JSON</a>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>
@@ -150,15 +168,17 @@ const stepTitle = (id: string) =>
 
 <style scoped>
 .record { display: grid; gap: 1rem; }
-.story { display: flex; flex-wrap: wrap; gap: 1rem; align-items: center; }
-.story img { max-height: 7rem; border-radius: 8px; }
-.story p { flex: 1 1 20rem; white-space: pre-line; font-style: italic; }
+.wood { white-space: pre-line; font-style: italic; }
+.life { display: flex; gap: 1rem; overflow-x: auto; padding-bottom: 0.3rem; }
+.life img { height: 9rem; max-width: none; border-radius: 8px; }
+.life figure { display: grid; gap: 0.2rem; width: min-content; min-width: 8rem; }
+figcaption { font-size: 0.95rem; }
 .over { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem; }
 .sums { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1.3rem; }
 .sums > div { display: flex; align-items: baseline; gap: 0.5rem; }
 .sums dd { font: 700 1.4rem var(--font-head); }
 .sums dt { order: 2; color: var(--ink-2); }
-.save { display: flex; gap: 0.6rem; margin-left: auto; }
+.save { display: flex; flex-wrap: wrap; gap: 0.6rem; margin-left: auto; }
 .shot { display: inline-block; height: 4rem; border-radius: 6px; vertical-align: middle; }
 h2 { margin-bottom: 0.4rem; }
 .empty { display: grid; gap: 0.8rem; justify-items: start; padding: 1.25rem; }

@@ -11,7 +11,8 @@ const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 const { now } = useClock()
 const { bands, nextOne, why } = useBench()
-const { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, remark, skip, takeBack, putBack } = useWork()
+const { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, skip, takeBack, putBack } = useWork()
+const { remark, picture } = useRemark()
 const { quiet, ended } = useAlarms()
 const { noting, judging, open, mends, mending, note, settle, mend, answerWhy, judge, photograph } = useNoting()
 
@@ -196,7 +197,8 @@ useWorkKeys(
     <LazyWorkExtra
       v-else-if="elseOpen" :plan="plan" :traced="traced" :state="state"
       @beside="(work, what, item) => besides(() => doneBeside(work, what, item))"
-      @wait="besides(() => waitLonger($event))" @remark="besides(() => remark($event))" @close="elseOpen = false"
+      @wait="besides(() => waitLonger($event))" @remark="besides(() => remark($event))"
+      @picture="(file, text) => besides(() => void picture(file, text))" @close="elseOpen = false"
     />
     <WorkFar v-else-if="afar && words" :words="words" :place="place" :wait="wait" />
     <section v-else-if="next && words" class="next" :class="{ looking: beside }" aria-live="polite">

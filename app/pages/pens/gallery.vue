@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import type { PenQuery } from '#schemas'
+
+useHead({ title: 'Gallery · Oxlip' })
+/** A text is looked for once the fingers rest. */
+const RESTS = 250
+const looked = ref('')
+const rested = refDebounced(looked, RESTS)
+const asked = computed((): PenQuery => {
+  const text = rested.value.trim()
+  return { stage: 'finished', limit: 30, ...(text ? { text } : {}) }
+})
+const list = usePenList(() => asked.value)
+const { failed, loaded, again } = useLoad(list.load)
+watch(asked, again)
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!loaded" class="quiet" role="status">Fetching the pens ...</p>
+  <div v-else class="pens">
+    <header>
+      <h1>Gallery</h1>
+      <UInput
+        v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason"
+        aria-label="Look a finished pen up"
+      />
+      <NuxtLink class="key" to="/pens">All pens</NuxtLink>
+    </header>
+    <PenGallery v-if="list.pens.value?.length" :pens="list.pens.value" @end="list.more" />
+    <section v-else class="sheet none" role="status">
+      <p v-if="rested.trim()">No finished pen says “{{ rested.trim() }}”.</p>
+      <p v-else>No pen is finished yet. Here they will stand, each as you took a picture of it, or drawn to scale.</p>
+      <NuxtLink v-if="!rested.trim()" class="key next" to="/">To the bench</NuxtLink>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.pens { display: grid; gap: 1.1rem; }
+header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
+header > :nth-child(2) { flex: 1 1 16rem; max-width: 26rem; }
+header .key { margin-left: auto; }
+.none { display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
+</style>
