@@ -66,6 +66,8 @@ export async function findingsBench(): Promise<void> {
     }
     const nothing = async () => undefined
     show('the place, worked out anew', await times(5, () => knex('lessons').where({ kind: 'told' }).delete(), '/api/findings'))
+    const older = () => owner('lessons').where({ kind: 'told' }).update({ learnt_at: owner.raw('learnt_at - ?', [PENS]) })
+    show('the place, many pens later', await times(5, older, '/api/findings'))
     for (const [name, path] of ROUTES) show(name, await times(20, nothing, path))
     show('pens like one', await times(20, nothing, `/api/pens/${from}/alike`))
   } finally {

@@ -20,7 +20,6 @@ const question = {
   by: word(...traits).required(),
   /** Among pens that have these values of traits. */
   among: array(string().max(160).required().test('condition', 'Should be a trait, a colon and a value, like tool:skew.', isCondition))
-    .transform((_, given: unknown) => (typeof given === 'string' ? [given] : given))
     .max(MOST_CONDITIONS, `Should be ${MOST_CONDITIONS} at the most.`),
   /** The time zone of whoever asks, for hours and days. */
   zone: string().max(60).test('zone', 'Should be the name of a time zone, like Europe/London.', isZone).default('UTC'),

@@ -11,10 +11,10 @@ export function useQuestion(usual: () => Pick<FindingQuery, 'of' | 'by'>) {
   const asked = computed((): FindingQuery => {
     const said = Object.fromEntries(FIELDS.flatMap((field) => {
       const value = route.query[field]
-      return value ? [[field, value]] : []
+      return value ? [[field, field === 'among' ? [value].flat() : value]] : []
     }))
     const question = { ...usual(), ...said }
-    return { ...(findingQuerySchema.isValidSync(question) ? findingQuerySchema.cast(question) : usual()), zone }
+    return { ...(findingQuerySchema.isValidSync(question) ? question : usual()), zone }
   })
   const ask = (change: Change) =>
     navigateTo({ query: { ...Object.fromEntries(FIELDS.map(field => [field, asked.value[field]])), ...change } }, { replace: true })

@@ -12,7 +12,7 @@ import { chance } from '../../tests/support/chance'
 import { alikePens } from './alike'
 import { appendEvents } from './append'
 import { withoutAside } from './aside'
-import { answerFinding, findingsPlace, pensOfFinding } from './findings'
+import { answerFinding, findingsPlace, pensOfFinding, workOutPlace } from './findings'
 import { readLearnt } from './learnt'
 import { changeAside, learntCourse, readLearntOf } from './learnt-of'
 import { allLooks } from './looks'
@@ -312,18 +312,27 @@ describe('in pictures', () => {
 
 describe('the place', () => {
   it('is worked out once and kept until a pen more is over', async () => {
-    expect(await findingsPlace(knex)).toMatchObject({ pens: 0, noticed: [] })
+    expect((await findingsPlace(knex)).place).toMatchObject({ pens: 0, noticed: [] })
     const pen = await made()
     await finish(pen)
-    expect((await findingsPlace(knex)).pens).toBe(1)
+    expect((await findingsPlace(knex)).place.pens).toBe(1)
     const asked: string[] = []
     const hear = ({ sql }: { sql: string }) => asked.push(sql)
     knex.on('query', hear)
-    expect((await findingsPlace(knex)).pens).toBe(1)
+    expect((await findingsPlace(knex)).place.pens).toBe(1)
     knex.removeListener('query', hear)
     expect(asked).toHaveLength(1)
     await finish(await made({ mark: 'A2' }))
-    expect((await findingsPlace(knex)).pens).toBe(2)
+    expect((await findingsPlace(knex)).place.pens).toBe(2)
+  })
+  it('of very many pens what was worked out last is told at once, and that it is old; worked out anew it is new', async () => {
+    await finish(await made())
+    await findingsPlace(knex)
+    const many = 'update lessons set body = jsonb_set(body, \'{pens}\', \'5000\'), learnt_at = learnt_at - 100 where kind = \'told\''
+    await knex.raw(many)
+    expect(await findingsPlace(knex)).toMatchObject({ isOld: true, place: { pens: 5000 } })
+    await workOutPlace(knex)
+    expect(await findingsPlace(knex)).toMatchObject({ isOld: false, place: { pens: 1 } })
   })
   it('what stands out keeps the day on which it was seen first; what pens are over since is looked at anew', async () => {
     await copyPens(knex, database.owner(), await made(), 40)
@@ -334,13 +343,13 @@ describe('the place', () => {
     })
     await writeTold(knex, ids.slice(0, 39).map((id, index) => ({ pen: { id, due: null }, told: one(index) })))
     await knex('lessons').where({ kind: 'told' }).delete()
-    const [first] = (await findingsPlace(knex)).noticed
+    const [first] = (await findingsPlace(knex)).place.noticed
     // The hour of the first coat alone tells them apart.
     expect(first).toMatchObject({ of: 'chip', trait: 'hour' })
     const since = '\'{noticed,0,since}\', \'"2019-12-24T00:00:00.000Z"\''
     await knex.raw(`update lessons set body = jsonb_set(body, ${since}), learnt_at = learnt_at - 10 where kind = 'told'`)
     await writeTold(knex, [{ pen: { id: ids[39]!, due: null }, told: one(39) }])
-    const place = await findingsPlace(knex)
+    const { place } = await findingsPlace(knex)
     expect([place.pens, place.noticed[0]!.since]).toEqual([40, '2019-12-24T00:00:00.000Z'])
     expect(place.noticed[0]!.sides.one.of + place.noticed[0]!.sides.other.of).toBe(40)
   })

@@ -90,10 +90,32 @@ export async function pensOfFinding(knex: Knex, asked: FindingPensQuery): Promis
   return { all: rows[0]?.all ?? 0, pens }
 }
 
-/** What the place begins with: what stands out, and which of the ready questions the log can answer. */
-export async function findingsPlace(knex: Knex): Promise<FindingsPlace> {
-  const lesson: Lesson = (await knex('lessons').where(TOLD).first()) ?? { ...TOLD, facts: '0', learnt_at: null, body: null }
-  if (isFresh(lesson) || isNearlyFresh(lesson)) return lesson.body as FindingsPlace
+/** What the place begins with, and whether it is to be worked out anew soon. */
+interface Place {
+  place: FindingsPlace
+  isOld: boolean
+}
+
+/**
+ * What the place begins with: what stands out, and which of the ready questions the log can answer. Of very many pens what was worked out
+ * last is told, and that it is old: nobody waits for all of them to be counted.
+ */
+export async function findingsPlace(knex: Knex): Promise<Place> {
+  const lesson = await placeLesson(knex)
+  const known = lesson.body as FindingsPlace | null
+  if (known && (isFresh(lesson) || isNearlyFresh(lesson))) return { place: known, isOld: false }
+  if (known && known.pens >= MANY) return { place: known, isOld: true }
+  return { place: await workOutPlace(knex, lesson), isOld: false }
+}
+/** Counting more pens than this is waited for [model: about a tenth of a second]. */
+const MANY = 2000
+
+const placeLesson = async (knex: Knex): Promise<Lesson> =>
+  (await knex('lessons').where(TOLD).first()) ?? { ...TOLD, facts: '0', learnt_at: null, body: null }
+
+/** Works out what the place begins with, and keeps it. */
+export async function workOutPlace(knex: Knex, known?: Lesson): Promise<FindingsPlace> {
+  const lesson = known ?? await placeLesson(knex)
   const place = await workedOut(knex, (lesson.body as FindingsPlace | null)?.noticed ?? [])
   await keepLesson(knex, lesson, place)
   return place

@@ -1,3 +1,4 @@
+import { afterwards } from './afterwards'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { createApp, toNodeListener, type App } from 'h3'
@@ -91,4 +92,24 @@ describe('the guard', () => {
   ])('refuses writes with %p', async (headers) => {
     expect((await write(headers as Record<string, string>)).status).toBe(403)
   })
+})
+
+it('what no answer waits for is begun once however often it is asked for, and again once it is over; its faults are told', async () => {
+  const told = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+  let [begun, end] = [0, () => {}]
+  const work = () => new Promise<void>((resolve) => {
+    begun++
+    end = resolve
+  })
+  afterwards('count', work)
+  afterwards('count', work)
+  afterwards('other', () => Promise.reject(new Error('no room')))
+  expect(begun).toBe(1)
+  end()
+  await new Promise(resolve => setImmediate(resolve))
+  afterwards('count', work)
+  expect(begun).toBe(2)
+  end()
+  expect(told.mock.calls).toEqual([['other:', 'no room']])
+  told.mockRestore()
 })

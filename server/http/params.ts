@@ -17,12 +17,22 @@ export function nameParam(event: H3Event): string {
   return id
 }
 
+/** How what stands in an address is read: it is all text there. */
+interface Reading {
+  /** What is a figure. */
+  figures?: readonly string[]
+  /** What may be said several times. */
+  lists?: readonly string[]
+}
+
 /**
- * What stands in the address after the question mark but the workshop, checked by a schema; figures are read as figures.
+ * What stands in the address after the question mark but the workshop, checked by a schema; figures are read as figures, and what may be
+ * said several times as a list even where it is said once.
  * @throws ValidationError
  */
-export async function queryOf<S extends AnySchema>(event: H3Event, schema: S, figures: readonly string[] = []): Promise<InferType<S>> {
+export async function queryOf<S extends AnySchema>(event: H3Event, schema: S, reading: Reading = {}): Promise<InferType<S>> {
+  const { figures = [], lists = [] } = reading
   const asked = Object.entries(getQuery(event)).filter(([name, value]) => value !== '' && name !== 'workshop')
-  const read = asked.map(([name, value]) => [name, figures.includes(name) ? Number(value) : value])
+  const read = asked.map(([name, value]) => [name, figures.includes(name) ? Number(value) : lists.includes(name) ? [value].flat() : value])
   return await schema.validate(Object.fromEntries(read), { abortEarly: false })
 }

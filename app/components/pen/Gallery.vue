@@ -9,7 +9,7 @@ const emit = defineEmits<{ end: [] }>()
 const photos = usePhotos()
 
 /** The least width of a card and its height, px; rows drawn beyond the window, and how near the end the next page is asked for. */
-const CARD = { width: 270, height: 236, gap: 16 }
+const CARD = { width: 270, height: 216, gap: 16 }
 const BEYOND = 2
 const NEAR_END = 24
 

@@ -33,6 +33,10 @@ function airWords({ air }: Evening): string {
   }
   return `${range(air.map(one => one.celsius), '°C', 1)}, ${range(air.map(one => one.humidity), '%', 0)}`
 }
+function workedWords(evening: Evening): string {
+  const worked = evening.handsOn > 0 ? `${formatSpan(evening.handsOn)} hands on` : ''
+  return [worked, evening.air.length ? airWords(evening) : ''].filter(Boolean).join(' · ')
+}
 /** Titles of steps, coats of one product that followed one another as one. */
 function stepsIn(rows: PenRecord['rows']): string[] {
   const keyed = rows.map(({ step }) => ({
@@ -67,7 +71,7 @@ function says(one: Exclude<Happening, { kind: 'steps' }>): { label: string, more
     case 'part':
       return { label: one.part, more: otherwiseWords(one.as, mm => units.value.length(mm, 1)) }
     case 'remark':
-      return { label: 'Remark', more: one.remark.text }
+      return one.remark.photo ? { label: one.remark.text, more: '' } : { label: 'Remark', more: one.remark.text }
     case 'left out':
       return { label: 'Left out', more: props.titleOf(one.step) }
     case 'cut short': {
@@ -88,9 +92,7 @@ const isBad = (one: Happening) => one.kind === 'defect' || one.kind === 'cut sho
       <li v-for="evening in evenings" :key="evening.from" class="sheet">
         <header>
           <h3>{{ when(evening) }}</h3>
-          <p class="quiet">
-            {{ formatSpan(evening.handsOn) }} hands on<template v-if="evening.air.length"> · {{ airWords(evening) }}</template>
-          </p>
+          <p class="quiet">{{ workedWords(evening) }}</p>
         </header>
         <ol class="moments">
           <li v-for="(one, index) in evening.happenings" :key="index" :class="{ bad: isBad(one), steps: one.kind === 'steps' }">

@@ -6,6 +6,6 @@ import { inWorkshop } from '../../http/workshop'
 
 /** How often or how much, by what, among which pens. */
 export default route('GET /api/findings/answer', async (event) => {
-  const asked = await queryOf(event, findingQuerySchema)
+  const asked = await queryOf(event, findingQuerySchema, { lists: ['among'] })
   return inWorkshop(event, knex => answerFinding(knex, asked))
 })

@@ -6,6 +6,6 @@ import { inWorkshop } from '../../http/workshop'
 
 /** The pens behind a number. */
 export default route('GET /api/findings/pens', async (event) => {
-  const asked = await queryOf(event, findingPensQuerySchema)
+  const asked = await queryOf(event, findingPensQuerySchema, { lists: ['among'] })
   return inWorkshop(event, knex => pensOfFinding(knex, asked))
 })

@@ -7,6 +7,6 @@ import { inWorkshop } from '../../http/workshop'
 
 /** A page of the pens that are asked for. */
 export default route('GET /api/pens', async (event) => {
-  const asked = await queryOf(event, penQuerySchema, ['limit'])
+  const asked = await queryOf(event, penQuerySchema, { figures: ['limit'] })
   return inWorkshop(event, async knex => pagePens(knex, (await readWorkshop(knex)).units, asked))
 })

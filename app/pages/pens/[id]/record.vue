@@ -85,7 +85,7 @@ const stepTitle = (id: string) =>
             <a :href="photos.urlOf(one.photo, 'large')" target="_blank" rel="noopener">
               <img :src="photos.urlOf(one.photo)" :alt="`${one.says}, opens large`">
             </a>
-            <figcaption>{{ one.says }}<span v-if="one.at" class="quiet"> {{ clockTime(one.at, now) }}</span></figcaption>
+            <figcaption>{{ one.at ? `${one.says}, ${clockTime(one.at, now)}` : one.says }}</figcaption>
           </figure>
         </li>
       </ol>
@@ -167,7 +167,7 @@ const stepTitle = (id: string) =>
 </template>
 
 <style scoped>
-.record { display: grid; gap: 1rem; }
+.record { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; }
 .wood { white-space: pre-line; font-style: italic; }
 .life { display: flex; gap: 1rem; overflow-x: auto; padding-bottom: 0.3rem; }
 .life img { height: 9rem; max-width: none; border-radius: 8px; }
