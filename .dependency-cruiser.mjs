@@ -19,7 +19,7 @@ const CORE = {
   ],
   evening: ['sure'],
   findings: ['defects', 'sure'],
-  simulate: ['bench', 'climate', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
+  simulate: ['bench', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */
 const PLAN = ['model', 'make', 'trace', 'judge', 'say', 'mend']

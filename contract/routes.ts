@@ -29,6 +29,7 @@ import type {
   Workshop,
   WorkshopChange,
 } from '../schemas'
+import type { Backups } from './backups'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
 import type {
@@ -66,6 +67,7 @@ export interface Routes {
   'POST /api/blanks/:id/uncut': { answer: Nothing }
   'POST /api/blanks/:id/readings': { body: ReadingInput, answer: ShelfBlank }
   'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
+  'GET /api/backups': { answer: Backups }
   'GET /api/defects': { query: DefectQuery, answer: DefectPage }
   'GET /api/defects/history': { answer: DefectHistory }
   'GET /api/evenings': { answer: EveningsKept }

@@ -1,8 +1,9 @@
 import { must } from '../core/sure'
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
 import { relative, resolve } from 'node:path'
 import { buildIfNeeded } from './lib/build'
 import type { Running } from './lib/child'
+import { runningFrom } from './lib/database'
 import { refuseFullDisk } from './lib/disk'
 import { keepRunning, type Kept } from './lib/keep'
 import { freePort, servePort } from './lib/ports'
@@ -16,8 +17,8 @@ const MARKER = resolve(FOLDER, 'running.json')
 
 await main(async () => {
   mkdirSync(FOLDER, { recursive: true })
-  const there = await alreadyRunning()
-  if (there) return say(`Oxlip is running from this folder already: ${there}`)
+  const there = await runningFrom(FOLDER)
+  if (there) return say(`Oxlip is running from this folder already: ${there.address}`)
   await refuseFullDisk(FOLDER, 100, 'the database')
   const port = await servePort(process.env.PORT)
   await buildIfNeeded()
@@ -28,13 +29,13 @@ await main(async () => {
   const databaseUrl = must(given ?? database?.first.url, 'a cluster is started where no database is given')
   let server: Kept<Awaited<ReturnType<typeof serve>>>
   try {
-    server = await keepRunning('The server', () => serve({ port, databaseUrl, demo: true }))
+    server = await keepRunning('The server', () => serve({ port, databaseUrl, demo: true, backups: resolve(FOLDER, 'backups') }))
   } catch (error) {
     await database?.stop()
     throw error
   }
   const { address } = server.first
-  writeFileSync(MARKER, JSON.stringify({ pid: process.pid, address }))
+  writeFileSync(MARKER, JSON.stringify({ pid: process.pid, address, databasePort: given ? null : databasePort }))
   const where = given ? 'your database' : relative('.', resolve(FOLDER, 'postgres'))
   say(`\nOxlip is ready:  ${address}\nCtrl-C stops it; what you enter is kept in ${where}.`)
 
@@ -50,12 +51,4 @@ await main(async () => {
 async function startDatabase(port: number): Promise<Running & { url: string }> {
   const { url, running } = await startCluster(resolve(FOLDER, 'postgres'), { lasting: true, port })
   return { ...running, url }
-}
-
-/** The address of an Oxlip that runs from this folder, if one answers. */
-async function alreadyRunning(): Promise<string | undefined> {
-  if (!existsSync(MARKER)) return undefined
-  const { address } = JSON.parse(readFileSync(MARKER, 'utf8')) as { address: string }
-  const answer = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(3000) }).catch(() => undefined)
-  return answer?.ok ? address : undefined
 }

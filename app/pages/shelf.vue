@@ -8,6 +8,7 @@ const parts = [
   ['/shelf/blanks', 'Blanks'],
   ['/shelf/cutting', 'Cutting'],
   ['/shelf/devices', 'Devices'],
+  ['/shelf/backup', 'Backup'],
 ] as const
 const here = (to: string) => (to === '/shelf' ? route.path === to : route.path.startsWith(to))
 </script>

@@ -1,26 +1,14 @@
 import { nth } from '../../core/sure'
 import { execFileSync, spawnSync } from 'node:child_process'
-import { existsSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { rmSync, writeFileSync } from 'node:fs'
 import { userInfo } from 'node:os'
 import { join } from 'node:path'
+import { OLDEST, postgresPrograms } from '../../server/backup/programs'
 import { Plain, say } from './say'
-
-const HOME = '/usr/lib/postgresql'
-const OLDEST = 15
-
-/** The folder with PostgreSQL's programs, newest version first; undefined when there is none that will do. */
-function find(): string | undefined {
-  if (!existsSync(HOME)) return undefined
-  return readdirSync(HOME)
-    .filter(version => Number(version) >= OLDEST)
-    .sort((a, b) => Number(b) - Number(a))
-    .map(version => join(HOME, version, 'bin'))
-    .find(bin => existsSync(join(bin, 'initdb')))
-}
 
 /** Where PostgreSQL's programs are; as root they are installed when missing. @throws Plain with the one command to run */
 export function ensurePostgres(): string {
-  const found = find()
+  const found = postgresPrograms()
   if (found) return found
   if (userInfo().uid !== 0)
     throw new Plain('PostgreSQL is missing. Install it with:  sudo apt-get install postgresql   then run this again.')
@@ -35,7 +23,7 @@ export function ensurePostgres(): string {
   } finally {
     rmSync(noCluster, { force: true })
   }
-  const installed = find()
+  const installed = postgresPrograms()
   if (!installed) throw new Plain(`Debian's postgresql package is older than ${OLDEST}. Oxlip needs PostgreSQL ${OLDEST} or newer.`)
   return installed
 }

@@ -9,11 +9,14 @@ export async function serve({
   databaseUrl,
   demo,
   log,
+  backups,
 }: {
   port: number
   databaseUrl: string
   demo: boolean
   log?: string
+  /** Where the database is saved before its form is changed. */
+  backups?: string
 }): Promise<Running & { address: string }> {
   const address = `http://127.0.0.1:${port}`
   const running = launch([process.execPath, '.output/server/index.mjs'], {
@@ -28,6 +31,7 @@ export async function serve({
       NITRO_SHUTDOWN_TIMEOUT: '1000',
       OXLIP_DATABASE_URL: databaseUrl,
       OXLIP_DEMO: demo ? '1' : '0',
+      ...(backups ? { OXLIP_BACKUPS: backups } : {}),
     },
   })
   let code: number | null | undefined

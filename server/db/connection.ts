@@ -26,8 +26,8 @@ export function connect(url: string, { walled = false, workshop }: Opening = {})
   })
 }
 
-/** @throws Error when no database is named */
-function address(): string {
+/** Where the database is. @throws Error when none is named */
+export function address(): string {
   const url = process.env.OXLIP_DATABASE_URL
   if (!url) throw new Error('No database: set OXLIP_DATABASE_URL to a PostgreSQL address, or start Oxlip with ./start.')
   return url

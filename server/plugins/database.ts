@@ -1,4 +1,7 @@
-import { db, disconnect, ownerDb } from '../db/connection'
+import { mkdir } from 'node:fs/promises'
+import { join } from 'node:path'
+import { makeBackup } from '../backup/make'
+import { address, db, disconnect, ownerDb } from '../db/connection'
 import { offerDemo } from '../db/demo'
 import { migrate } from '../db/migrate'
 import { projectEverywhere } from '../db/projections'
@@ -48,7 +51,20 @@ async function whenThere(work: () => Promise<void>): Promise<void> {
 }
 
 async function prepare(demo: boolean): Promise<void> {
-  await migrate(ownerDb(), async (owner) => {
-    if (demo) await offerDemo(owner, new Date())
+  await migrate(ownerDb(), {
+    before: saveBefore,
+    after: async (owner) => {
+      if (demo) await offerDemo(owner, new Date())
+    },
   })
+}
+
+/** Before its form is changed the database is saved, and that is kept: whatever goes wrong then, nothing is lost. */
+async function saveBefore(coming: readonly string[]): Promise<void> {
+  const folder = process.env.OXLIP_BACKUPS
+  if (!folder) return
+  await mkdir(folder, { recursive: true, mode: 0o700 })
+  const file = join(folder, `before-${coming[0]}-${new Date().toISOString().slice(0, 10)}.tar`)
+  await makeBackup(ownerDb(), address(), file)
+  console.log(`The database is brought to a newer form; as it was it is kept in ${file}`)
 }

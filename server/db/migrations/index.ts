@@ -14,6 +14,7 @@ import * as countedOff from './0012-counted-off'
 import * as boards from './0013-boards'
 import * as evenings from './0014-evenings'
 import * as told from './0015-told'
+import * as backups from './0016-backups'
 
 interface Migration {
   name: string
@@ -37,6 +38,7 @@ const migrations: Migration[] = [
   { name: '0013-boards', ...boards },
   { name: '0014-evenings', ...evenings },
   { name: '0015-told', ...told },
+  { name: '0016-backups', ...backups },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { Backups } from '#contract'
+import { decimal } from '#core/format'
+
+/** All that is kept, saved in one file, and how it is put back. */
+useHead({ title: 'Backup · Oxlip' })
+const { now } = useClock()
+const told = shallowRef<Backups>()
+const { failed, loaded, again } = useLoad(async () => {
+  told.value = await api('GET /api/backups')
+})
+const WAYS = { 'screen': 'from this page', 'command': 'by command', 'before a change': 'by itself' }
+const says = computed(() => {
+  const last = told.value?.last
+  return last ? `Saved last: ${clockTime(last.made, now.value)}, ${WAYS[last.how]}, ${decimal(last.bytes / 1e6, 1)} MB.` : 'Not saved yet.'
+})
+/** The file comes after a while: what stands here is asked for again when one comes back to the page. */
+const asked = ref(false)
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!told" class="quiet" role="status">Looking when it was saved last ...</p>
+  <div v-else class="saving">
+    <h1>Backup</h1>
+    <section class="sheet" aria-labelledby="save">
+      <h2 id="save">Save everything in one file</h2>
+      <p>
+        Every workshop, every pen with its whole log, the shelf and all pictures, as they stand at that moment. Work can go on meanwhile.
+        Keep the file on another disk than this one.
+      </p>
+      <p role="status" :class="{ harm: told.isDue }">{{ told.isDue ? '◆ ' : '' }}{{ says }}</p>
+      <p class="ways">
+        <a class="key next" href="/api/backup" download @click="asked = true">Save now</a>
+        <span v-if="asked" class="quiet" role="status">The file is made, and comes to where this browser keeps what it fetches.</span>
+      </p>
+    </section>
+    <section class="sheet" aria-labelledby="back">
+      <h2 id="back">Put it back</h2>
+      <p>In the folder of Oxlip, where nothing runs. What is there already stays, under another name:</p>
+      <pre>./restore --aside FILE</pre>
+      <p>It is compared with what was saved before it counts. A file that is cut off or damaged changes nothing.</p>
+    </section>
+    <section class="sheet" aria-labelledby="command">
+      <h2 id="command">By command</h2>
+      <p>While Oxlip runs or when it does not; the file is put back into an empty database and compared at once:</p>
+      <pre>./backup FILE</pre>
+      <p class="quiet">Before a newer Oxlip changes the form of what is kept, it saves it by itself, in the folder .oxlip/backups.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.saving { display: grid; grid-template-columns: minmax(0, 44rem); gap: 1rem; }
+section { display: grid; justify-items: start; gap: 0.6rem; padding: 1rem 1.25rem; }
+.ways { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1rem; }
+pre { max-width: 100%; overflow-x: auto; padding: 0.5rem 0.8rem; border: 1px solid var(--line); border-radius: 6px; }
+pre { font: 1rem var(--font-mono); }
+</style>
