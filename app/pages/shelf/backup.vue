@@ -37,7 +37,7 @@ const asked = ref(false)
     </section>
     <section class="sheet" aria-labelledby="back">
       <h2 id="back">Put it back</h2>
-      <p>In the folder of Oxlip, where nothing runs. What is there already stays, under another name:</p>
+      <p>In Oxlip’s folder, while Oxlip is stopped. What is there already is kept under another name:</p>
       <pre>./restore --aside FILE</pre>
       <p>It is compared with what was saved before it counts. A file that is cut off or damaged changes nothing.</p>
     </section>
