@@ -19,6 +19,7 @@ const CORE = {
   ],
   evening: ['sure'],
   findings: ['defects', 'sure'],
+  money: ['abrasives', 'figures', 'plan'],
   simulate: ['bench', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */

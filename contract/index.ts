@@ -9,5 +9,6 @@ export type {
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Refusal } from './refusal'
 export type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from './routes'
+export { csvDialects, tableNames, type CsvDialect, type TableName } from './tables'
 export type { WorkshopEntry, WorkshopList } from './workshops'
 export type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'

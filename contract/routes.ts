@@ -22,6 +22,7 @@ import type {
   PenQuery,
   Pin,
   PlacesQuery,
+  PriceChange,
   ReadingInput,
   ShelfChange,
   ShelfFittingInput,
@@ -29,6 +30,7 @@ import type {
   Workshop,
   WorkshopChange,
 } from '../schemas'
+import type { Prices } from '../core/money'
 import type { Backups } from './backups'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
@@ -122,6 +124,8 @@ export interface Routes {
   'POST /api/shelf/own': { body: OwnAbrasive, answer: Shelf }
   'POST /api/shelf/usual': { answer: Shelf }
   'GET /api/workshop': { answer: Workshop }
+  'GET /api/prices': { answer: Prices }
+  'PUT /api/prices': { body: PriceChange, answer: Prices }
   'PUT /api/workshop': { body: WorkshopChange, answer: Workshop }
   'GET /api/workshops': { answer: WorkshopList }
   'PATCH /api/workshops/:id': { body: { name: string }, answer: WorkshopEntry }

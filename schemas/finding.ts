@@ -3,6 +3,7 @@ import { defectKinds } from '../core/defects'
 import { conditionOf, figures, MOST_CONDITIONS, outcomes, traits } from '../core/findings'
 import { waitPurposes } from '../core/shelf'
 import { exact, judged, line, uuid, word } from './common'
+import { dialect } from './table'
 
 /** Whether a name is one of a time zone that this machine knows. */
 function isZone(name: string | undefined): boolean {
@@ -27,6 +28,8 @@ const question = {
 
 /** How often or how much, of what, by what, among which. */
 export const findingQuerySchema = exact(question)
+/** The same for a spreadsheet. */
+export const findingTableQuerySchema = exact({ ...question, dialect: dialect() })
 /** The same as it comes in. */
 export type FindingQuery = Asked<InferType<typeof findingQuerySchema>>
 /** Only the question itself has to be asked. */

@@ -1,9 +1,9 @@
 export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput, type ReadingInput } from './blank'
 export { errorsOf, fieldErrors, type FieldErrors } from './errors'
 export {
-  asideSchema, courseQuerySchema, findingPensQuerySchema, findingQuerySchema, newTrialSchema, placesQuerySchema, trialEndSchema,
-  trialPenSchema, waitsQuerySchema, type AsideChange, type CourseQuery, type FindingPensQuery, type FindingQuery, type NewTrial,
-  type PlacesQuery, type WaitsQuery,
+  asideSchema, courseQuerySchema, findingPensQuerySchema, findingQuerySchema, findingTableQuerySchema, newTrialSchema,
+  placesQuerySchema, trialEndSchema, trialPenSchema, waitsQuerySchema, type AsideChange, type CourseQuery, type FindingPensQuery,
+  type FindingQuery, type NewTrial, type PlacesQuery, type WaitsQuery,
 } from './finding'
 export { hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type HoursChange, type KeptPlan, type Pin } from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'
@@ -38,3 +38,5 @@ export {
   type Workshop,
   type WorkshopChange,
 } from './workshop'
+export { tableQuerySchema } from './table'
+export { priceSchema, type PriceChange } from './price'

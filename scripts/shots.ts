@@ -51,7 +51,7 @@ await main(() =>
       { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
       { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
       // The last of them, since it makes two winters of pens.
-      { name: 'findings', path: '/findings?of=chip&by=tool', ready: 'section table', first: twoWinters },
+      { name: 'findings', path: '/findings?of=chip&by=tool', ready: '.asking section tbody button', first: twoWinters },
     ]
     mkdirSync(FOLDER, { recursive: true })
     for (const { name, path, size = WIDE, ready, first } of shots) {
@@ -108,7 +108,8 @@ async function twoWinters(page: Page): Promise<void> {
     pace: ({ material }) => (material === 'damson' ? 1.4 : 1),
   })
   await page.reload()
-  await page.getByText(/^from 7\d pens/).waitFor()
+  await page.locator('.asking section tbody button').first().waitFor()
+  await page.getByText(/\d °C · \d+ %/).first().waitFor()
 }
 
 async function chooseOak(page: Page): Promise<void> {

@@ -7,8 +7,9 @@ const parts = [
   ['/shelf/fittings', 'Fittings and bits'],
   ['/shelf/blanks', 'Blanks'],
   ['/shelf/cutting', 'Cutting'],
+  ['/shelf/prices', 'Prices'],
   ['/shelf/devices', 'Devices'],
-  ['/shelf/backup', 'Backup'],
+  ['/shelf/backup', 'Backup and files'],
 ] as const
 const here = (to: string) => (to === '/shelf' ? route.path === to : route.path.startsWith(to))
 </script>

@@ -22,6 +22,7 @@ export const useLive = defineStore('live', () => {
   const methods = useMethods()
   const evenings = useEveningsKept()
   const findings = useFindings()
+  const prices = usePrices()
   const time = useRightTime()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
@@ -183,7 +184,7 @@ export const useLive = defineStore('live', () => {
     },
     air: () => workshop.breathe(),
     workshop: () => workshop.breathe(),
-    shelf: () => workshop.loadShelf(),
+    shelf: () => Promise.all([workshop.loadShelf(), prices.refresh()]),
     fittings: () => stock.loadFittings(),
     blanks: () => stock.loadBlanks(),
     bits: () => stock.loadBits(),

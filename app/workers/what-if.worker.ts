@@ -1,4 +1,4 @@
-import { foresee, playable, playing, sharesOf, type Played } from '#core/simulate'
+import { foresee, playable, playing, sharesOf, type Foreseen, type Played } from '#core/simulate'
 import { causes, evidence } from '#reference'
 import type { AskedWhatIf, ToldWhatIf } from '../utils/what-if-talk'
 
@@ -23,13 +23,23 @@ self.onmessage = ({ data }: MessageEvent<AskedWhatIf>) => {
     return
   }
   if (data.kind === 'foresee') {
-    const { number, shop } = data
-    tell({ kind: 'foresee', number, all: data.all.map(({ plan, hand }) => foresee(plan, hand, { causes, evidence, ...shop }, PENS)) })
+    current = data.number
+    void lookAhead(data)
     return
   }
   const { plan, hand, of, number } = data
   const one = playable(plan, hand)
   tell({ kind: 'matters', number, of, shares: sharesOf(x => one.play(x)[of], one.unknowns, { runs: PAIRS }) })
+}
+
+async function lookAhead({ number, all, shop }: Extract<AskedWhatIf, { kind: 'foresee' }>) {
+  const told: Foreseen[] = []
+  for (const { plan, hand } of all) {
+    told.push(foresee(plan, hand, { causes, evidence, ...shop }, PENS))
+    await pause()
+    if (number !== current) return
+  }
+  tell({ kind: 'foresee', number, all: told })
 }
 
 async function play({ number, all, runs }: Extract<AskedWhatIf, { kind: 'play' }>) {

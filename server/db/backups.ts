@@ -9,7 +9,10 @@ export async function noteBackup(owner: Knex, backup: { made: string, bytes: num
   await owner('backups').insert(backup)
 }
 
-/** When the whole was saved last, and whether it is time again. The demo is missed by nobody. */
+/**
+ * When the whole was saved last, and whether it is time again. What was saved by itself lies on the same disk and does not count; the demo
+ * is missed by nobody.
+ */
 export async function readBackups(owner: Knex, now: Date = new Date()): Promise<Backups> {
   const row: { made: Date, bytes: string, how: BackupWay } | undefined
     = await owner('backups').whereNot({ how: 'before a change' }).orderBy('made', 'desc').first('made', 'bytes', 'how')

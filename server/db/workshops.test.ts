@@ -18,6 +18,7 @@ import { elsewhereOf, eventsAfter, eventsOf, lastSeq, logsOf } from './log'
 import { freeMarks } from './marks'
 import { listMethods, methodHistory } from './methods'
 import { changePen, createPen, readPen, replanPen } from './pens'
+import { readPrices } from './prices'
 import { readPhoto } from './photos'
 import { plansOf, readPlan } from './plans'
 import { inWork, nextDue, pagePens, rowsOf } from './rows'
@@ -45,6 +46,7 @@ beforeEach(async () => {
   await theirs('evening_pins').insert({ id: PHOTO, pen_id: (await theirs('pens').first('id'))!.id, body: '{}' })
   await theirs('evening_plans').insert({ day: '2019-11-30', first: '{}', latest: '{}' })
   await theirs('evening_calendars').insert({ secret: 'theirs' })
+  await theirs('prices').insert({ what: 'hour', minor: 1 })
   await theirs('learnt_aside').insert({ what: 'even' })
   await theirs('trials').insert({ id: PHOTO, seed: 1, body: '{}' })
   await theirs('trial_pens').insert({ trial_id: PHOTO, place: 0, pen_id: (await theirs('pens').first('id'))!.id, way: 'x' })
@@ -125,6 +127,7 @@ describe('the wall', () => {
       ['blanks', () => listBlanks(mine), []],
       ['blank', () => readBlank(mine, blank.id), undefined],
       ['bits', () => listBits(mine), []],
+      ['prices', () => readPrices(mine), {}],
       ['air', () => readAir(mine), []],
       ['sanding', async () => (await readLearnt(mine)).sanding, {}],
       ['own pads', async () => (await readShelf(mine)).abrasives.filter(one => one.id === 'own-x'), []],

@@ -1,6 +1,7 @@
 import { mkdir } from 'node:fs/promises'
 import { join } from 'node:path'
-import { makeBackup } from '../backup/make'
+import { makeBackup, type Made } from '../backup/make'
+import { noteBackup } from '../db/backups'
 import { address, db, disconnect, ownerDb } from '../db/connection'
 import { offerDemo } from '../db/demo'
 import { migrate } from '../db/migrate'
@@ -51,20 +52,25 @@ async function whenThere(work: () => Promise<void>): Promise<void> {
 }
 
 async function prepare(demo: boolean): Promise<void> {
+  let saved: Made | undefined
   await migrate(ownerDb(), {
-    before: saveBefore,
+    before: async (coming) => {
+      saved = await saveBefore(coming)
+    },
     after: async (owner) => {
+      if (saved) await noteBackup(owner, { made: saved.manifest.made, bytes: saved.bytes, how: 'before a change' })
       if (demo) await offerDemo(owner, new Date())
     },
   })
 }
 
 /** Before its form is changed the database is saved, and that is kept: whatever goes wrong then, nothing is lost. */
-async function saveBefore(coming: readonly string[]): Promise<void> {
+async function saveBefore(coming: readonly string[]): Promise<Made | undefined> {
   const folder = process.env.OXLIP_BACKUPS
-  if (!folder) return
+  if (!folder) return undefined
   await mkdir(folder, { recursive: true, mode: 0o700 })
   const file = join(folder, `before-${coming[0]}-${new Date().toISOString().slice(0, 10)}.tar`)
-  await makeBackup(ownerDb(), address(), file)
+  const made = await makeBackup(ownerDb(), address(), file)
   console.log(`The database is brought to a newer form; as it was it is kept in ${file}`)
+  return made
 }

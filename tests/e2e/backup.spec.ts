@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import type { Pen, WholePen, WorkshopList } from '../../contract'
 import { expect, test } from '../stand'
 
@@ -40,6 +41,8 @@ test('everything is saved in one file from the screen; the bench reminds once it
   await expect(page.getByText('was not saved elsewhere yet')).toHaveCount(0)
 
   await page.goto('/shelf/backup')
+  const [table] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Pens', exact: true }).last().click()])
+  expect(readFileSync(await table.path(), 'utf8')).toMatch(/^mark,pen,.*\r\nA1,Saved apple,/)
   await expect(page.getByText('◆ Not saved yet.')).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save now' }).click()])
   expect(download.suggestedFilename()).toMatch(/^oxlip-\d{4}-\d\d-\d\d\.tar$/)

@@ -41,6 +41,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['story stick', '/shelf/stick/twist-7', '.paper'],
     ['devices', '/shelf/devices', '.stand'],
     ['backup', '/shelf/backup', 'pre'],
+    ['prices', '/shelf/prices', '.fields'],
     ['defects', '/pens/defects', '.rows'],
     ['gallery', '/pens/gallery', '.gallery li'],
     ['together', `/together?pens=${id('B2')},${id('B3')},${id('C2')}`, '.tile'],

@@ -17,6 +17,11 @@ function open(is: string, so: 'yes' | undefined) {
 }
 const at = (value: number) => `${(100 * (value - scale.value.from)) / (scale.value.to - scale.value.from)}%`
 const width = (low: number, high: number) => `${(100 * (high - low)) / (scale.value.to - scale.value.from)}%`
+const address = computed(() => {
+  const { of, by, among = [], zone } = props.asked
+  const query = new URLSearchParams([['of', of], ['by', by], ['zone', zone ?? 'UTC'], ...among.map(one => ['among', one])])
+  return addressHere(`/api/findings/answer.csv?${query}`)
+})
 const isRate = computed(() => props.answer.kind === 'rate')
 </script>
 
@@ -70,7 +75,7 @@ const isRate = computed(() => props.answer.kind === 'rate')
         </template>
       </tbody>
     </table>
-    <p v-if="rows.length" class="quiet">{{ answerNotes(answer) }}</p>
+    <p v-if="rows.length" class="quiet">{{ answerNotes(answer) }} <a :href="address" download>The same as CSV</a></p>
     <FindingsTry v-if="answer.kind === 'rate' && answer.groups.length > 1 && canBeChosen(asked.by)" :asked="asked" :answer="answer" />
   </section>
 </template>

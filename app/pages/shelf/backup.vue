@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Backups } from '#contract'
+import { tableNames, type Backups, type CsvDialect, type TableName } from '#contract'
 import { decimal } from '#core/format'
 
 /** All that is kept, saved in one file, and how it is put back. */
-useHead({ title: 'Backup · Oxlip' })
+useHead({ title: 'Backup and files · Oxlip' })
 const { now } = useClock()
 const told = shallowRef<Backups>()
 const { failed, loaded, again } = useLoad(async () => {
@@ -14,6 +14,12 @@ const says = computed(() => {
   const last = told.value?.last
   return last ? `Saved last: ${clockTime(last.made, now.value)}, ${WAYS[last.how]}, ${decimal(last.bytes / 1e6, 1)} MB.` : 'Not saved yet.'
 })
+const TABLES: Record<TableName, string> = { pens: 'Pens', defects: 'Defects', diameters: 'Diameters', times: 'Times of steps' }
+const dialect = ref<CsvDialect>('point')
+const dialects = [
+  { label: 'Commas, 1.5', value: 'point' as const },
+  { label: 'Semicolons, 1,5', value: 'comma' as const },
+]
 /** The file comes after a while: what stands here is asked for again when one comes back to the page. */
 const asked = ref(false)
 </script>
@@ -22,7 +28,7 @@ const asked = ref(false)
   <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
   <p v-else-if="!told" class="quiet" role="status">Looking when it was saved last ...</p>
   <div v-else class="saving">
-    <h1>Backup</h1>
+    <h1>Backup and files</h1>
     <section class="sheet" aria-labelledby="save">
       <h2 id="save">Save everything in one file</h2>
       <p>
@@ -33,6 +39,17 @@ const asked = ref(false)
       <p class="ways">
         <a class="key next" href="/api/backup" download @click="asked = true">Save now</a>
         <span v-if="asked" class="quiet" role="status">The file is made, and comes to where this browser keeps what it fetches.</span>
+      </p>
+    </section>
+    <section class="sheet" aria-labelledby="tables">
+      <h2 id="tables">Tables for a spreadsheet</h2>
+      <p>Of this workshop, as CSV: lengths in mm, moments in UTC.</p>
+      <p class="ways">
+        <USelect v-model="dialect" :items="dialects" size="lg" aria-label="How they are written" />
+        <a
+          v-for="table in tableNames" :key="table" class="key" download
+          :href="addressHere(`/api/tables/${table}.csv?dialect=${dialect}`)"
+        >{{ TABLES[table] }}</a>
       </p>
     </section>
     <section class="sheet" aria-labelledby="back">

@@ -15,6 +15,7 @@ import * as boards from './0013-boards'
 import * as evenings from './0014-evenings'
 import * as told from './0015-told'
 import * as backups from './0016-backups'
+import * as prices from './0017-prices'
 
 interface Migration {
   name: string
@@ -39,6 +40,7 @@ const migrations: Migration[] = [
   { name: '0014-evenings', ...evenings },
   { name: '0015-told', ...told },
   { name: '0016-backups', ...backups },
+  { name: '0017-prices', ...prices },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

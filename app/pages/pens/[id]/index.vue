@@ -94,6 +94,8 @@ const shownFor = computed(() => {
 
 /** Whether the pens of the log that are like this one are shown. */
 const comparing = ref(false)
+/** Whether what it costs is shown. */
+const costing = ref(false)
 /** Whether it is asked why the pen leaves the bench. */
 const leaving = ref(false)
 async function planAgain() {
@@ -127,6 +129,7 @@ async function planAgain() {
         </button>
         <NuxtLink class="key small" :to="`/pens/${pen.id}/what-if`">What if</NuxtLink>
         <button type="button" class="key small" :aria-expanded="comparing" @click="comparing = !comparing">Pens like this one</button>
+        <button type="button" class="key small" :aria-expanded="costing" @click="costing = !costing">Cost</button>
         <NuxtLink class="key small" :to="`/pens/new?like=${pen.id}`">Another like it</NuxtLink>
       </p>
       <NuxtLink
@@ -137,6 +140,12 @@ async function planAgain() {
     </div>
     <PenAway v-model:open="leaving" :state="state" />
     <LazyPlanAlike v-if="comparing" />
+    <section v-if="costing" class="sheet costed" aria-labelledby="cost">
+      <h2 id="cost">What it costs by its plan</h2>
+      <LazyPlanCost
+        :plan="plan" :traced="traced" :hands-on="traced.handsOn.value" :is-done="false" v-bind="sharedBlank(stock.blank(pen.blank), traced)"
+      />
+    </section>
     <PlanParts v-if="!state.begun" :fitting="plan.inputs.fitting" />
     <PlanRemarks :remarks="said" />
     <section v-if="changes.length" class="sheet again" role="status">
@@ -182,6 +191,7 @@ async function planAgain() {
 </template>
 
 <style scoped>
+.costed { display: grid; gap: 0.6rem; padding: 1rem 1.25rem; }
 .plan { display: grid; gap: 0.7rem; }
 .under { display: flex; align-items: center; gap: 0.3rem 2rem; }
 .go { margin-left: auto; flex: none; }

@@ -39,6 +39,11 @@ function askOf({ step: id, check }: { step: string, check: string }): string {
   const step = plan.steps.find(each => each.id === id)
   return (step && checksFor(plan, step, traced, units.value).find(one => one.id === check)?.ask) ?? check
 }
+const costed = computed(() => {
+  if (!told.value || !board.value) return undefined
+  const { state: { plan }, traced } = board.value
+  return { plan, traced, handsOn: told.value.handsOn, isDone: true, ...sharedBlank(blank.value, traced) }
+})
 const photos = usePhotos()
 const { picture } = useRemark()
 /** Pictures of its life, from the wood to the finished pen. */
@@ -114,6 +119,10 @@ const stepTitle = (id: string) =>
       <section aria-labelledby="table">
         <h2 id="table">Step by step</h2>
         <RecordTable :rows="rows" />
+      </section>
+      <section v-if="costed" aria-labelledby="cost">
+        <h2 id="cost">What it cost</h2>
+        <PlanCost v-bind="costed" />
       </section>
       <section v-if="told.defects.length" aria-labelledby="defects">
         <h2 id="defects">Defects</h2>

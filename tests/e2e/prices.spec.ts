@@ -1,0 +1,43 @@
+import { expect, test } from '../stand'
+import { workToEnd } from '../support/season'
+
+test('what a pen will cost is told from its prices, part by part, and what it did cost once it is made', async ({ page, request, pen }) => {
+  const made = await pen({ name: 'Costed' })
+  await page.goto(`/pens/${made.id}`)
+  await page.getByRole('button', { name: 'Cost', exact: true }).click()
+  const plan = page.getByRole('region', { name: 'What it costs by its plan' })
+  await expect(plan.getByRole('row', { name: /^Hands not known$/ })).toBeVisible()
+  await plan.getByRole('link', { name: 'Say what things cost' }).click()
+  const put = async (region: string, label: string, value: string) => {
+    const field = page.getByRole('region', { name: region }).getByLabel(label, { exact: true })
+    const kept = page.waitForResponse(answer => answer.url().includes('/api/prices') && answer.request().method() === 'PUT')
+    await field.fill(value)
+    await field.blur()
+    expect((await kept).status()).toBe(200)
+  }
+  await put('Work and packing', 'An hour of hands', '18.50')
+  await put('Work and packing', 'Packing of a pen', '1.20')
+  await put('Work and packing', 'Margin, % of the price', '50')
+  await put('Sets', '8 mm one-barrel click', '6.49')
+  await put('Pen blanks', 'Apple', '2.5')
+  await page.goto(`/pens/${made.id}`)
+  await page.getByRole('button', { name: 'Cost', exact: true }).click()
+  const row = (name: string) => plan.getByRole('row', { name: new RegExp(`^${name}`) }).getByRole('cell')
+  await expect(row('The set')).toHaveText('6.49')
+  await expect(row('Its blank')).toHaveText('2.50')
+  await expect(row('Packing')).toHaveText('1.20')
+  const amount = async (name: string) => Number(await row(name).textContent())
+  const hands = await amount('Hands')
+  expect(hands).toBeGreaterThan(1)
+  const known = async () => (await amount('The set')) + (await amount('Its blank')) + (await amount('Packing')) + (await amount('Hands'))
+  const more = async (name: string) => ((await row(name).textContent()) === 'not known' ? 0 : amount(name))
+  expect(await amount('What is known|^In all')).toBeCloseTo(await known() + await more('Coats') + await more('Sheets and pads'), 6)
+  await plan.getByRole('button', { name: /^6\.49: what went into it/ }).click()
+  await expect(page.getByText('8 mm one-barrel click, the set')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(plan.getByText(/^by margin/)).toBeVisible()
+  // Made, its hands cost what they took.
+  await workToEnd(request, [made], () => [])
+  await page.goto(`/pens/${made.id}/record`)
+  await expect(page.getByRole('region', { name: 'What it cost' }).getByRole('row', { name: /^Hands/ })).toBeVisible()
+})
