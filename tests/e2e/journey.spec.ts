@@ -126,7 +126,7 @@ test('a pen from the first choice to its saved record', async ({ page, stand }) 
   expect(saved.coats.on).toBe(saved.coats.planned)
   expect(saved.defects).toMatchObject([{ kind: 'chip', fromTip: 12.7, size: 0.6, status: 'mended' }])
   expect(saved.steps.find((step: { step: string }) => step.step === 'coat.2').wait.shortBySeconds).toBeGreaterThan(0)
-  await expect(again.locator('tbody tr')).toHaveCount(saved.steps.length)
+  await expect(again.getByRole('region', { name: 'Step by step' }).locator('tbody tr')).toHaveCount(saved.steps.length)
   await expect(again.locator('.sums')).toContainText(`${saved.coats.on} of ${saved.coats.planned}`)
 })
 
