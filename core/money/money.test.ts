@@ -55,6 +55,8 @@ it('asked for by margin it leaves that part of the price, by wage it brings that
   // An hour and a half: 15.00, and 1.00 of packing: 16.00. 16 / 0.6 = 26.666…; 1 + 1.5 × 20 = 31.
   const { byMargin, byWage } = askingPrices(cost, 5400, prices)
   expect([cost.total.value, byMargin!.value, byWage!.value]).toEqual([1600, 2667, 3100])
+  // 16 / 0.75 = 21.333…: a price that is rounded down would leave less than the quarter.
+  expect(askingPrices(cost, 5400, { margin: 25 }).byMargin!.value).toBe(2134)
   expect(askingPrices(cost, 5400, {})).toEqual({})
   expect(askingPrices(cost, 5400, { margin: 100 })).toEqual({})
   expect(askingPrices(penCost(costed(), { packing: 100 }), 5400, { wage: 2000 }).byWage!.value).toBe(3100)

@@ -1,5 +1,6 @@
 import { boardOf, record } from '../bench'
 import { methodOf, planFor } from '../../tests/support/inputs'
+import { timesAsOften } from '../defects'
 import { isKind, trace, type Plan } from '../plan'
 import { causes, evidence, methods } from '../../reference'
 import { branchAlong, branchOf, canBeKept, changesFor, changeWord } from './branch'
@@ -256,6 +257,11 @@ describe('what the causes of defects speak for', () => {
     expect(hurried.bleed).toBeCloseTo(usual.bleed!, 6)
     expect(usual).not.toHaveProperty('sand-through')
     expect(told(plan)).toEqual(usual)
+  })
+  it('where and when it would be found, and what is measured, no plan knows: a chip is weighed by the tool and the wood alone', () => {
+    const holds = (evidence: string) => ({ evidence, holds: false })
+    const known = ['coarse tool', 'figured wood', 'brittle resin'].map(holds)
+    expect(told(plan).chip).toBeCloseTo(timesAsOften('chip', causes, evidence, known), 9)
   })
   it('a wood that bleeds speaks for colour bleed', () => {
     expect(told(of('damson')).bleed! / told(plan).bleed!).toBeGreaterThan(1.5)

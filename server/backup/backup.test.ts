@@ -120,6 +120,14 @@ it('a file that is cut off, of something else, or of a newer Oxlip is refused in
   await inEmpty(there => expect(restoreBackup(at('less.tar'), there)).rejects.toThrow(/not what was saved, in: pens/))
 })
 
+it('tables differ by how many rows they hold, by what stands in them, and where one is missing', () => {
+  const one = { pens: { rows: 2, sum: '7' }, plans: { rows: 1, sum: '3' } }
+  expect(differing(one, { ...one })).toEqual([])
+  expect(differing(one, { ...one, pens: { rows: 2, sum: '8' } })).toEqual(['pens'])
+  expect(differing(one, { ...one, plans: { rows: 2, sum: '3' } })).toEqual(['plans'])
+  expect(differing(one, { pens: one.pens })).toEqual(['plans'])
+})
+
 it('a database in which there is something is left as it is', async () => {
   await save()
   await expect(restoreBackup(at('whole.tar'), url())).rejects.toThrow(/put into an empty one/)

@@ -57,6 +57,14 @@ it('a wait is a fact: what for, how long, and what was cut off it', () => {
   if (short.kind === 'wait') expect(short.shortBy).toBeCloseTo(short.seconds - 60, 3)
   expect(short).toMatchObject({ waited: 60, air: { celsius: plan.inputs.climate.celsius, humidity: plan.inputs.climate.humidity } })
 })
+it('the air of a wait is that half-way through it', () => {
+  const log = workedTo(coat.id)
+  const [short] = project(plan, log).facts.filter(one => one.kind === 'wait' && one.about === 'square')
+  // It was a minute long; the air changed when a third of it was over, and again near its end.
+  const at = (before: number) => new Date(Date.parse(short!.at) - 1000 * before).toISOString()
+  const air = [[90, 10], [40, 20], [5, 30]].map(([before, celsius]) => ({ at: at(before!), celsius: celsius!, humidity: 50 }))
+  expect(project(plan, log, air).facts.find(one => one.kind === 'wait' && one.about === 'square')).toMatchObject({ air: { celsius: 20 } })
+})
 it('looks by the abrasive, diameters by the barrel, coats by the bottle, paper by what it is', () => {
   const look = eventAt(5000, 800, { kind: 'look', payload: { step: sand.id, answer: 'not yet' } })
   const measured = eventAt(5001, 801, { kind: 'measure', payload: { barrel: 'only', fromTip: 5, diameter: 11.2, step: coat.id } })
