@@ -57,6 +57,14 @@ it('a wait is a fact: what for, how long, and what was cut off it', () => {
   if (short.kind === 'wait') expect(short.shortBy).toBeCloseTo(short.seconds - 60, 3)
   expect(short).toMatchObject({ waited: 60, air: { celsius: plan.inputs.climate.celsius, humidity: plan.inputs.climate.humidity } })
 })
+it('the picture of a pen is the one that was taken last and stands; a remark without one changes nothing', () => {
+  const remark = (second: number, number: number, photo?: string) =>
+    eventAt(second, number, { kind: 'remark', payload: { text: 'So it is', step: null, ...(photo ? { photo } : {}) } })
+  const log = [remark(10, 500, 'first'), remark(20, 501, 'second'), remark(30, 502)]
+  expect(project(plan, log).summary.picture).toBe('second')
+  expect(project(plan, [...log, eventAt(40, 503, { kind: 'undo', payload: { entries: [idOf(501)] } })]).summary.picture).toBe('first')
+  expect(project(plan, [remark(30, 502)]).summary).not.toHaveProperty('picture')
+})
 it('the air of a wait is that half-way through it', () => {
   const log = workedTo(coat.id)
   const [short] = project(plan, log).facts.filter(one => one.kind === 'wait' && one.about === 'square')
