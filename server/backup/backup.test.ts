@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { execFileSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, readdirSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { freshDatabase } from '../../tests/database/fresh'
@@ -140,6 +140,7 @@ it('nothing in it names the machine, its user or a path, and only its owner read
   expect(listed.trim().split('\n').map(line => line.split(/\s+/)[1])).toEqual(['0/0', '0/0'])
   expect(execFileSync('tar', ['-xOf', at('whole.tar'), PARTS.manifest], { encoding: 'utf8' })).not.toContain(folder)
   expect(listed).not.toMatch(/r.....r/)
+  expect(statSync(at('whole.tar')).mode & 0o077).toBe(0)
 })
 
 it('a place that cannot be written to is told', async () => {

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { mkdtemp, open, rename, rm, stat, writeFile } from 'node:fs/promises'
+import { chmod, mkdtemp, open, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { dirname, join, resolve } from 'node:path'
 import { BackupError } from './error'
 import { PARTS, type Manifest } from './manifest'
@@ -40,6 +40,8 @@ export async function makeBackup(owner: Knex, url: string, file: string, now: Da
     // Nothing in it names the machine or who made it.
     const nobody = ['--owner=0', '--group=0', '--numeric-owner']
     await run(['tar', '--create', '--file', whole, '--directory', folder, ...nobody, PARTS.manifest, PARTS.dump])
+    // All that anybody entered is in it.
+    await chmod(whole, 0o600)
     await throughToDisk(whole)
     const { size: bytes } = await stat(whole)
     await rename(whole, target)
