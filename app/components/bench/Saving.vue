@@ -27,5 +27,6 @@ const says = computed(() => {
 
 <style scoped>
 .saving { display: flex; flex-wrap: wrap; align-items: center; gap: 0.2rem 1rem; }
+a { text-decoration: underline; text-underline-offset: 3px; }
 button { min-height: 32px; text-decoration: underline; text-underline-offset: 3px; cursor: pointer; }
 </style>

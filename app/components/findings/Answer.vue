@@ -83,6 +83,7 @@ const isRate = computed(() => props.answer.kind === 'rate')
 <style scoped>
 section { display: grid; gap: 0.8rem; padding: 1.1rem; }
 h2 { font-size: 1.15rem; line-height: 1.35; }
+p a { text-decoration: underline; text-underline-offset: 3px; }
 table { width: 100%; border-collapse: collapse; }
 th, td { padding: 0.15rem 0.6rem 0.15rem 0; text-align: left; vertical-align: middle; }
 tbody th { font-weight: 500; }

@@ -42,6 +42,7 @@ const isKnown = computed(() => cost.value && cost.value.missing.length < costPar
 <style scoped>
 .cost { display: grid; justify-items: start; gap: 0.6rem; }
 table { border-collapse: collapse; }
+p a { text-decoration: underline; text-underline-offset: 3px; }
 .asked { display: flex; flex-wrap: wrap; gap: 0.2rem 1rem; }
 th, td { padding: 0.25rem 2rem 0.25rem 0; text-align: left; font-weight: 400; }
 td { padding-right: 0; text-align: right; }

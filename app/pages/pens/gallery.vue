@@ -22,10 +22,7 @@ watch(asked, again)
   <div v-else class="pens">
     <header>
       <h1>Gallery</h1>
-      <UInput
-        v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason"
-        aria-label="Look a finished pen up"
-      />
+      <PenSearch v-model="looked" label="Look a finished pen up" />
       <NuxtLink class="key" to="/pens">All pens</NuxtLink>
     </header>
     <PenGallery v-if="list.pens.value?.length" :pens="list.pens.value" @end="list.more" />
@@ -40,7 +37,6 @@ watch(asked, again)
 <style scoped>
 .pens { display: grid; gap: 1.1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
-header > :nth-child(2) { flex: 1 1 16rem; max-width: 26rem; }
 header .key { margin-left: auto; }
 .none { display: grid; justify-items: start; gap: 0.8rem; padding: 1.25rem; }
 </style>

@@ -50,10 +50,7 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
   <div v-else class="pens">
     <header>
       <h1>Pens</h1>
-      <UInput
-        v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason"
-        aria-label="Look a pen up"
-      />
+      <PenSearch v-model="looked" label="Look a pen up" />
       <NuxtLink class="key" to="/pens/gallery">Gallery</NuxtLink>
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
@@ -87,7 +84,6 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
 <style scoped>
 .pens { display: grid; gap: 1.1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
-header > :nth-child(2) { flex: 1 1 16rem; max-width: 26rem; }
 header .key:first-of-type { margin-left: auto; }
 .filters { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 0.75rem; }
 .filters > :deep(button[role="combobox"]) { min-width: 9.5rem; min-height: 44px; }

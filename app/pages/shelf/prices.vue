@@ -49,6 +49,7 @@ const groups = computed(() => [
 
 <style scoped>
 .prices { display: grid; gap: 1rem; }
+p a { text-decoration: underline; text-underline-offset: 3px; }
 section { display: grid; gap: 0.7rem; padding: 1rem 1.25rem; }
 .fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); gap: 0.8rem 1.2rem; }
 </style>

@@ -16,8 +16,8 @@ const says = computed(() => {
   const more = apart.value.filter(one => one.taken[1] > one.planned).map(one => one.label)
   const less = apart.value.filter(one => one.taken[3] < one.planned).map(one => one.label)
   const told = [
-    ...(more.length ? [`Three of four times longer than planned: ${list(more)}.`] : []),
-    ...(less.length ? [`Three of four times shorter than planned: ${list(less)}.`] : []),
+    ...(more.length ? [`Mostly longer than planned: ${list(more)}.`] : []),
+    ...(less.length ? [`Mostly shorter than planned: ${list(less)}.`] : []),
   ]
   return told.length ? told.join(' ') : 'What is planned lies where half of all times lie, for every kind that was done often enough.'
 })

@@ -1,0 +1,16 @@
+<script setup lang="ts">
+/** Where a pen is looked up by a few letters. */
+defineProps<{ label: string }>()
+const looked = defineModel<string>({ required: true })
+</script>
+
+<template>
+  <UInput
+    v-model="looked" type="search" size="xl" icon="i-lucide-search" placeholder="Mark, name, wood or reason" :aria-label="label"
+    class="search"
+  />
+</template>
+
+<style scoped>
+.search { flex: 1 1 16rem; max-width: 26rem; }
+</style>
