@@ -41,7 +41,8 @@ test('everything is saved in one file from the screen; the bench reminds once it
   await expect(page.getByText('was not saved elsewhere yet')).toHaveCount(0)
 
   await page.goto('/shelf/backup')
-  const [table] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Pens', exact: true }).last().click()])
+  const tables = page.getByRole('region', { name: 'Tables for a spreadsheet' })
+  const [table] = await Promise.all([page.waitForEvent('download'), tables.getByRole('link', { name: 'Pens', exact: true }).click()])
   expect(readFileSync(await table.path(), 'utf8')).toMatch(/^mark,pen,.*\r\nA1,Saved apple,/)
   await expect(page.getByText('◆ Not saved yet.')).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save now' }).click()])
