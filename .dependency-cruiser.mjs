@@ -20,6 +20,7 @@ const CORE = {
   evening: ['sure'],
   findings: ['defects', 'sure'],
   money: ['abrasives', 'figures', 'plan'],
+  orders: ['bench', 'sure'],
   simulate: ['bench', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */

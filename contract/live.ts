@@ -4,7 +4,9 @@ import type { ListedPen, StoredEvent } from './pen'
  * Kinds of things besides entries that screens hold: a change of one is numbered, so that a screen that was away asks for what it
  * missed.
  */
-export const changedKinds = ['pen', 'air', 'workshop', 'shelf', 'fittings', 'blanks', 'bits', 'methods', 'evenings', 'findings'] as const
+export const changedKinds = [
+  'pen', 'air', 'workshop', 'shelf', 'fittings', 'blanks', 'bits', 'methods', 'evenings', 'findings', 'orders',
+] as const
 /** One of them. */
 export type ChangedKind = (typeof changedKinds)[number]
 

@@ -29,6 +29,8 @@ export interface Pen {
   blank: string | null
   /** How it is sized, sanded and finished where the turner says so. */
   sizing: Sizing
+  /** What is asked for it, in minor units; null while nobody said. */
+  asked: number | null
   /** The version of its plan that counts. */
   planVersion: number
   /** Counts up with every change of the row. */

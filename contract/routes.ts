@@ -7,7 +7,10 @@ import type {
   BitChange,
   BlankInput,
   BottleChange,
+  BroughtQuery,
   CourseQuery,
+  CustomerChange,
+  CustomerQuery,
   DefectQuery,
   FindingPensQuery,
   FindingQuery,
@@ -15,12 +18,18 @@ import type {
   KeptPlan,
   MarkQuery,
   MethodInput,
+  NewCustomer,
+  NewOrder,
   NewPen,
+  NewPlace,
   NewTrial,
+  OrderChange,
+  OrderQuery,
   OwnAbrasive,
   PenChange,
   PenQuery,
   Pin,
+  PlaceChange,
   PlacesQuery,
   PriceChange,
   ReadingInput,
@@ -38,6 +47,7 @@ import type {
   AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,
   StepTimes, Trial,
 } from './findings'
+import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './orders'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -124,6 +134,18 @@ export interface Routes {
   'POST /api/shelf/own': { body: OwnAbrasive, answer: Shelf }
   'POST /api/shelf/usual': { answer: Shelf }
   'GET /api/workshop': { answer: Workshop }
+  'GET /api/customers': { query: CustomerQuery, answer: Customer[] }
+  'POST /api/customers': { body: NewCustomer, answer: Customer }
+  'PUT /api/customers/:id': { body: CustomerChange, answer: Customer }
+  'DELETE /api/customers/:id': { answer: Nothing }
+  'GET /api/orders': { query: OrderQuery, answer: OrderPage }
+  'GET /api/orders/:id': { answer: ListedOrder }
+  'POST /api/orders': { body: NewOrder, answer: ListedOrder }
+  'PUT /api/orders/:id': { body: OrderChange, answer: ListedOrder }
+  'GET /api/places': { answer: Place[] }
+  'POST /api/places': { body: NewPlace, answer: Place[] }
+  'PUT /api/places/:id': { body: PlaceChange, answer: Place[] }
+  'GET /api/brought': { query: BroughtQuery, answer: BroughtBefore }
   'GET /api/prices': { answer: Prices }
   'PUT /api/prices': { body: PriceChange, answer: Prices }
   'PUT /api/workshop': { body: WorkshopChange, answer: Workshop }

@@ -26,6 +26,10 @@ export const under = <T>(table: Record<string, T>, name: unknown): T | undefined
 /** The number of a version, as the database counts. */
 export const version = () => number().integer().min(1).max(2_147_483_647)
 
+const MONEY = 'Should lie between 0 and 1,000,000.00.'
+/** An amount of money, in minor units of the workshop’s currency. */
+export const minor = () => number().integer().min(0, MONEY).max(100_000_000, MONEY)
+
 /** An id in its one spelling, lower case, so that ids compare as text. */
 export const uuid = () => string().matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'Should be an id (UUID in lower case).')
 

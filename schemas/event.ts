@@ -3,7 +3,7 @@ import type { BenchEvent } from '../core/bench'
 import { defectKinds, repairWays } from '../core/defects'
 import { extraWorks } from '../core/plan'
 import { abrasive, product } from './plan'
-import { exact, line, moment, perhaps, under, uuid, word } from './common'
+import { exact, line, minor, moment, perhaps, under, uuid, word } from './common'
 
 const barrel = () => word('lower', 'upper', 'only')
 const stepId = () => line(120).min(1)
@@ -66,6 +66,16 @@ const payloads = {
   answer: exact({ defect: uuid().required(), question: line(40).min(1).required(), answer: word('yes', 'no', 'not known').required() }),
   judge: exact({ defect: uuid().required(), cause: line(40).min(1).nullable().defined() }),
   away: exact({ how: word('set aside', 'given up', 'mistake', 'back').required(), why: line(200).defined() }),
+  leave: exact({
+    how: word('sold', 'given').required(),
+    price: minor().nullable().defined(),
+    place: uuid().nullable().defined(),
+    customer: uuid().nullable().defined(),
+    order: uuid().nullable().defined(),
+    with: array(line(60).min(1).required()).max(10, 'Ten things at most go with a pen.').required(),
+    words: line(300).defined(),
+  }),
+  return: exact({ why: word('given back', 'repair').required(), paid: minor().nullable().defined(), words: line(300).defined() }),
   photo: exact({ defect: uuid().required(), photo: uuid().required() }),
   repair: exact({ defect: uuid().required(), way: word(...repairWays).required(), step: stepId().nullable().defined(), from: stepId() }),
   settle: exact({ defect: uuid().required(), how: word('mended', 'left', 'failed').required() }),

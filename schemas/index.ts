@@ -24,6 +24,11 @@ export {
   type PenChange,
   type PenQuery,
 } from './pen'
+export {
+  broughtQuerySchema, customerQuerySchema, customerSchema, newCustomerSchema, newOrderSchema, newPlaceSchema, orderKinds, orderQuerySchema,
+  orderSchema, placeKinds, placeSchema, type BroughtQuery, type CustomerChange, type CustomerQuery, type NewCustomer, type NewOrder,
+  type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
+} from './order'
 export { asPlan } from './plan'
 export {
   airReadingSchema,

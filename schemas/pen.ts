@@ -2,7 +2,7 @@ import { array, boolean, lazy, mixed, number, type AnySchema, type InferType } f
 import { defectKinds } from '../core/defects'
 import { extraWorks, filmWishes, glueWishes, toolIds, type Sizing } from '../core/plan'
 import { materials } from '../reference'
-import { day, exact, line, perhaps, under, uuid, version, word } from './common'
+import { day, exact, line, minor, perhaps, under, uuid, version, word } from './common'
 
 const ids = (rows: readonly { id: string }[]): string[] => rows.map(row => row.id)
 
@@ -124,6 +124,8 @@ export const penChangeSchema = exact({
   film: choices.film,
   blank: uuid().nullable(),
   sizing: sizingSchema,
+  /** What is asked for it, in minor units. */
+  asked: minor().nullable(),
   /** What becomes of steps that are done and no longer fit what is chosen now. */
   begun: word('open again', 'as done'),
 })
@@ -140,6 +142,8 @@ export const penQuerySchema = exact({
   method: line(60),
   due: day(),
   defects: word('open'),
+  /** Finished pens that are here, or that went to somebody. */
+  at: word('here', 'gone'),
   text: line(80),
   sort: word('recent', 'marks', 'due'),
   after: line(300),

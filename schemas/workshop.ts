@@ -1,5 +1,6 @@
-import { boolean, number, type InferType } from 'yup'
+import { boolean, number, string, type InferType } from 'yup'
 import type { Climate } from '../core/climate'
+import { currencies } from '../core/format'
 import type { WaitPurpose } from '../core/shelf'
 import { unitSystems } from '../core/units'
 import { abrasives, products } from '../reference'
@@ -27,6 +28,9 @@ export const airReadingSchema = exact({ celsius: celsius(), humidity: humidity()
 export const workshopSchema = exact({
   version: version().required(),
   units: word(...unitSystems).required(),
+  /** Its money, by its code (ISO 4217); null: none is said, and money stands in hundredths. */
+  currency: string().nullable()
+    .test('currency', 'Choose a currency by its code, like GBP.', code => code == null || currencies().includes(code)),
   air: perhaps({ celsius: celsius(), humidity: humidity() }),
   ...habits,
 })

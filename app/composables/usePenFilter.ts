@@ -3,7 +3,7 @@ import { penQuerySchema, type PenQuery } from '#schemas'
 
 /** What stands for no choice in a select, which takes no empty value. */
 const ANY = 'any'
-const FIELDS = ['stage', 'material', 'fitting', 'method', 'due', 'defects', 'text', 'sort'] as const
+const FIELDS = ['stage', 'material', 'fitting', 'method', 'due', 'defects', 'at', 'text', 'sort'] as const
 type Field = (typeof FIELDS)[number]
 
 /** Which pens a page shows, kept in its address: it can be gone back to, marked and sent. What is no choice there is passed over. */

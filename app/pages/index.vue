@@ -104,6 +104,7 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
     <p v-if="dueLine && due" class="quiet figures">
       {{ dueLine }}. <NuxtLink :to="{ path: '/evenings', query: { by: due.day } }">Can it be done?</NuxtLink>
     </p>
+    <BenchOrders />
     <BenchSaving />
     <p v-if="lacking" class="quiet" role="status">Planned and finished pens could not be fetched. They are asked for again.</p>
     <section v-if="planned.length" aria-labelledby="planned">

@@ -23,6 +23,7 @@ export const useLive = defineStore('live', () => {
   const evenings = useEveningsKept()
   const findings = useFindings()
   const prices = usePrices()
+  const orders = useOrders()
   const time = useRightTime()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
@@ -195,6 +196,7 @@ export const useLive = defineStore('live', () => {
     findings: async () => {
       await Promise.all([findings.refresh(), workshop.learn()])
     },
+    orders: () => orders.refresh(),
   }
   /** Fetches what was changed, each once. The number moves on only when all of it has come, so that a lost answer is asked for again. */
   async function catchUp(changes: readonly Change[], upTo: number) {

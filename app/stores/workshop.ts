@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import type { BuildFit } from '#core/film'
 import type { AirReading } from '#core/climate'
 import { sandingClass, type Material, type Shelf } from '#core/shelf'
+import { money } from '#core/format'
 import { unitWords } from '#core/units'
 import type { WorkshopLearnt } from '#contract'
 import type { BottleChange, OwnAbrasive, ShelfChange, Workshop, WorkshopChange } from '#schemas'
@@ -17,6 +18,9 @@ export const useWorkshop = defineStore('workshop', () => {
   const fit = computed((): BuildFit => learnt.value?.builds ?? { products: {}, setAside: [] })
   /** The air as it was read in the last weeks, which running waits follow. */
   const air = ref<AirReading[]>([])
+  const currency = computed(() => workshop.value?.currency ?? null)
+  /** An amount of minor units, in the money of this workshop. */
+  const inMoney = (minor: number) => money(minor, currency.value)
   const units = computed(() => unitWords(workshop.value?.units ?? 'metric'))
 
   /** Each answer is the whole shelf: asked one after the other, none puts back what a later one has told. */
@@ -74,7 +78,7 @@ export const useWorkshop = defineStore('workshop', () => {
     readAir,
     sayBottle,
     learntOf,
-    units,
+    units, currency, inMoney,
     load,
     loadShelf,
     save,

@@ -26,6 +26,7 @@ const ORDERS: Record<NonNullable<PenQuery['sort']>, (a: ListedPen, b: ListedPen)
 /** Whether a pen belongs into the list that was asked for. What a text finds only the server knows. */
 function belongs({ pen, summary }: ListedPen, asked: PenQuery): boolean {
   if (asked.stage && summary.stage !== asked.stage) return false
+  if (asked.at && (summary.stage !== 'finished' || (summary.gone !== undefined) !== (asked.at === 'gone'))) return false
   if (asked.defects && !summary.openDefects) return false
   if (asked.sort === 'due' && !pen.due) return false
   return (['material', 'fitting', 'method', 'due'] as const).every(field => !asked[field] || pen[field] === asked[field])

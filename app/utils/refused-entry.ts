@@ -19,6 +19,8 @@ const KINDS: Record<BenchEvent['kind'], string> = {
   answer: 'A question answered',
   judge: 'A cause judged',
   away: 'A pen set aside or taken up again',
+  leave: 'A pen handed over',
+  return: 'A pen that came back',
   photo: 'A photo',
   repair: 'A mend chosen',
   settle: 'A mend judged',

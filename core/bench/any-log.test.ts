@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { idOf, PEN, planFor } from '../../tests/support/inputs'
 import { defectKinds, repairWays, type RepairWay } from '../defects'
-import { endOfRepair, extraWorks, withExtra, withRepairs, type ChosenRepair, type Extra, type Plan } from '../plan'
+import { endOfRepair, extraWorks, withExtra, withRepairs, withReturned, type ChosenRepair, type Extra, type Plan } from '../plan'
 import type { BenchEvent, Entry } from './event'
 import { replay } from './replay'
 
@@ -17,7 +17,7 @@ type Choice = { kind: Entry['kind'], a: number, b: number, seconds: number, devi
 
 const KINDS: Entry['kind'][] = [
   ...(['begin', 'done', 'done', 'done', 'skip', 'check', 'look', 'measure', 'coat', 'time', 'undo', 'undo'] as const),
-  ...(['extra', 'extra', 'wait', 'remark', 'press'] as const),
+  ...(['extra', 'extra', 'wait', 'remark', 'press', 'leave', 'return'] as const),
   ...(['defect', 'repair', 'repair', 'repair', 'repair', 'settle', 'settle', 'settle', 'answer', 'judge', 'photo'] as const),
 ]
 const anyChoice: fc.Arbitrary<Choice> = fc.record({
@@ -80,6 +80,11 @@ function entryOf(kind: Entry['kind'], { now, log, step, defect, b }: Scene): Ent
     case 'wait': return { kind, payload: { step, seconds: 10 + b } }
     case 'press': return { kind, payload: { step, part: 'Tip', verdict: 'in', left: null, out: null, back: null } }
     case 'remark': return { kind, payload: { text: `remark ${b}`, step, ...(b % 2 ? { photo: `photo ${b}` } : {}) } }
+    case 'leave': {
+      const said = { place: null, customer: null, order: null, with: [], words: '' }
+      return { kind, payload: { how: b % 3 ? 'sold' : 'given', price: b, ...said } }
+    }
+    case 'return': return { kind, payload: { why: b % 3 ? 'repair' : 'given back', paid: null, words: '' } }
     case 'time': return { kind, payload: { step, seconds: b % 4 ? b : null } }
     case 'undo': return log.length ? { kind, payload: { entries: [pick(log, b)!.id] } } : undefined
     case 'repair': return defect === undefined ? undefined : { kind, payload: { defect, way: pick(repairWays, b)!, step } }
@@ -112,13 +117,14 @@ function read(log: readonly BenchEvent[]) {
   const inForce = ordered.filter(one => isIn(one))
 
   const defects: PlainDefect[] = []
-  const edits: ({ repair: ChosenRepair } | { extra: Extra })[] = []
+  const edits: ({ repair: ChosenRepair } | { extra: Extra } | { back: string })[] = []
   for (const one of inForce)
     if (one.kind === 'defect') defects.push({ id: one.id, mends: [], answers: {}, photos: [], noted: one.payload })
   let checks: Record<string, Record<string, string>> = {}
   for (const one of inForce) {
     if (one.kind === 'coat') edits.push({ extra: { key: one.id, work: 'coat', with: one.payload.product, step: one.payload.step } })
     if (one.kind === 'extra') edits.push({ extra: { key: one.id, ...one.payload } })
+    if (one.kind === 'return' && one.payload.why === 'repair') edits.push({ back: one.id })
     if (one.kind === 'check') checks[one.payload.step] = { ...checks[one.payload.step], [one.payload.check]: one.payload.answer }
     if (!('defect' in one.payload)) continue
     const { defect: of } = one.payload
@@ -153,7 +159,11 @@ function read(log: readonly BenchEvent[]) {
   for (const one of inForce)
     if ((one.kind === 'done' || one.kind === 'skip') && !first.has(one.payload.step)) first.set(one.payload.step, one.kind)
   const beside = { settled: new Set(first.keys()), leftOut: new Set([...first].filter(([, how]) => how === 'skip').map(([id]) => id)) }
-  const mended = edits.reduce((now, edit) => ('extra' in edit ? withExtra(now, edit.extra, beside) : withRepairs(now, [edit.repair])), plan)
+  const mended = edits.reduce((now, edit) => {
+    if ('back' in edit) return withReturned(now, edit.back)
+    return 'extra' in edit ? withExtra(now, edit.extra, beside) : withRepairs(now, [edit.repair])
+  }, plan)
+  const moved = inForce.filter(one => one.kind === 'leave' || one.kind === 'return')
   // What was done beside the plan is done when it was entered, whatever else names its step.
   const by = (step: string) =>
     inForce.find(one => (one.kind === 'coat' || one.kind === 'extra') && /^more(~\d+)?\./.test(step) && step.endsWith(one.id))
@@ -176,6 +186,8 @@ function read(log: readonly BenchEvent[]) {
       const { text, step, photo } = one.payload
       return [`${one.at} ${text} ${step} ${photo}`]
     }),
+    gone: moved.at(-1)?.kind === 'leave' ? moved.at(-1)!.at : undefined,
+    returns: moved.flatMap((one, index) => (one.kind === 'return' ? [{ at: one.at, from: wentBefore(moved, index) }] : [])),
     times: Object.fromEntries(inForce.flatMap(one => (one.kind === 'time' ? [[one.payload.step, one.payload.seconds]] : []))),
     inForce: ordered.map(one => inForce.includes(one)),
     defects: defects.map(({ noted: _, settled, mends, ...rest }) => {
@@ -192,6 +204,12 @@ function read(log: readonly BenchEvent[]) {
   }
 }
 
+/** When it had gone before it came back; undefined where it had come back already. */
+const wentBefore = (moved: readonly BenchEvent[], index: number) => {
+  const before = moved[index - 1]
+  return before?.kind === 'leave' ? before.at : undefined
+}
+
 /** What the bench shows, in the pencil’s words. */
 function shown(log: readonly BenchEvent[]): ReturnType<typeof read> {
   const state = replay(plan, log)
@@ -201,6 +219,8 @@ function shown(log: readonly BenchEvent[]): ReturnType<typeof read> {
     checks: Object.fromEntries([...state.checks].map(([step, answers]) => [step, Object.fromEntries(answers)])),
     measured: state.measured.map(one => one.id),
     remarks: state.remarks.map(one => `${one.at} ${one.text} ${one.step} ${one.photo}`),
+    gone: state.gone?.at,
+    returns: state.returns.map(({ at, from }) => ({ at, from: from?.at })),
     times: Object.fromEntries(state.times),
     inForce: state.log.map(one => one.inForce),
     defects: state.defects.map(one => ({

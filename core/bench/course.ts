@@ -4,7 +4,7 @@ import type { EventOf } from './event'
 import type { Held, Said } from './held'
 
 /** What the log changes in the plan, in the order it happened. */
-export type PlanEdit = { kind: 'repair', repair: ChosenRepair } | { kind: 'extra', extra: Extra }
+export type PlanEdit = { kind: 'repair', repair: ChosenRepair } | { kind: 'extra', extra: Extra } | { kind: 'return', key: MendId }
 
 /**
  * A mend that was chosen. It is `chosen` until somebody says that the defect still shows: then it has `failed`, and the next choice is a
@@ -46,7 +46,7 @@ export interface Book {
 }
 
 /** What can happen to a defect, or beside the plan. */
-type Action = EventOf<'coat' | 'extra' | 'repair' | 'settle' | 'answer' | 'judge' | 'photo'>
+type Action = EventOf<'coat' | 'extra' | 'return' | 'repair' | 'settle' | 'answer' | 'judge' | 'photo'>
 
 /** The book of a log. `done` are the steps that were done at any time: a mend that was begun is not taken back by another choice. */
 export function bookOf({ said, steps }: Held): Book {
@@ -59,7 +59,7 @@ const isOf
   = <K extends Said['kind']>(kind: K) =>
     (event: Said): event is Extract<Said, { kind: K }> =>
       event.kind === kind
-const ACTIONS: readonly Said['kind'][] = ['coat', 'extra', 'repair', 'settle', 'answer', 'judge', 'photo']
+const ACTIONS: readonly Said['kind'][] = ['coat', 'extra', 'return', 'repair', 'settle', 'answer', 'judge', 'photo']
 const isAction = (event: Said): event is Action => ACTIONS.includes(event.kind)
 
 const begun = (noted: EventOf<'defect'>): Course => ({ noted, rounds: [], answers: new Map(), judged: null, photos: [] })
@@ -68,6 +68,9 @@ const begun = (noted: EventOf<'defect'>): Course => ({ noted, rounds: [], answer
 function after(book: Book, action: Action, done: readonly StepId[]): Book {
   if (action.kind === 'coat' || action.kind === 'extra') {
     return { ...book, edits: [...book.edits, { kind: 'extra', extra: extraOf(action) }] }
+  }
+  if (action.kind === 'return') {
+    return action.payload.why === 'repair' ? { ...book, edits: [...book.edits, { kind: 'return', key: action.id }] } : book
   }
   const course = book.courses.get(action.payload.defect)
   if (!course) return book

@@ -32,6 +32,34 @@ export interface OtherwiseIn {
   what: string
 }
 
+/** A pen that goes to somebody. People and places are named by their ids alone: a log is never changed, and people can be forgotten. */
+export interface Leaving {
+  /** For money, or as a gift. */
+  how: 'sold' | 'given'
+  /** What it brought, in minor units; null where nobody said, and of a gift. */
+  price: number | null
+  /** Where: a fair, a shop; null: elsewhere. */
+  place: string | null
+  /** To whom, of the customers; null: nobody of them. */
+  customer: string | null
+  /** For which order; null: for none. */
+  order: string | null
+  /** What went with it: a box, a card. */
+  with: readonly string[]
+  /** What else there is to say of it; empty where nothing is. */
+  words: string
+}
+
+/** A pen that comes back. */
+export interface Returning {
+  /** For good, or to be mended and handed over again. */
+  why: 'given back' | 'repair'
+  /** What was paid back, in minor units; null where nothing was. */
+  paid: number | null
+  /** In the turner’s words; empty where nobody said. */
+  words: string
+}
+
 /** What can be entered at the bench, with what belongs to it. Steps and entries are named by their ids. */
 export type Entry
   /** Hands on a step; the first one of a pen starts its clock. */
@@ -67,6 +95,10 @@ export type Entry
     | { kind: 'judge', payload: { defect: string, cause: string | null } }
   /** The pen leaves the bench, or comes back to it; why, where somebody said so. */
     | { kind: 'away', payload: { how: 'set aside' | 'given up' | 'mistake' | 'back', why: string } }
+  /** The pen goes to somebody. */
+    | { kind: 'leave', payload: Leaving }
+  /** It comes back. */
+    | { kind: 'return', payload: Returning }
   /** A picture of a defect. */
     | { kind: 'photo', payload: { defect: string, photo: string } }
   /** The way chosen to mend a defect; `step` is the one under way, `from` the grit to go back to where that was said. */

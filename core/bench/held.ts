@@ -50,9 +50,11 @@ export const isSettling = (event: BenchEvent): event is SettlingEntry => event.k
 export const isShared = (event: BenchEvent): event is EventOf<'done'> & { payload: { shared: { seconds: number } } } =>
   event.kind === 'done' && event.payload.shared !== undefined
 
+const PARTS: ReadonlySet<BenchEvent['kind']> = new Set(['coat', 'extra', 'away', 'leave', 'return'])
+
 /**
  * Whether an entry parts the time: hands went from one thing to the next. Noting and mending counts to the step that is under way, and
  * so does “paper on”.
  */
 export const partsTime = (event: BenchEvent): boolean =>
-  event.kind === 'coat' || event.kind === 'extra' || event.kind === 'away' || isSettling(event)
+  PARTS.has(event.kind) || isSettling(event)

@@ -22,6 +22,11 @@ const FIELDS: { readonly [K in Entry['kind']]: Readonly<Record<string, Kind>> } 
   answer: { defect: 'text', question: 'text', answer: 'text' },
   judge: { defect: 'text', cause: 'text or null' },
   away: { how: 'text', why: 'text' },
+  leave: {
+    how: 'text', price: 'number or null', place: 'text or null', customer: 'text or null', order: 'text or null', with: 'texts',
+    words: 'text',
+  },
+  return: { why: 'text', paid: 'number or null', words: 'text' },
   photo: { defect: 'text', photo: 'text' },
   repair: { defect: 'text', way: 'text', step: 'text or null' },
   settle: { defect: 'text', how: 'text' },

@@ -88,7 +88,9 @@ export function record(
     const timing = typed.has(one.entry) ? { planned: all } : { planned: all, share: together.get(one.entry), marks, elsewhere }
     return { ...row, ...partOf(worked(state, one, timing, air), all > 0 ? planned / all : 1) }
   })
-  const settled = state.steps.filter(isSettled).map(one => one.at)
+  // A pen that came back to be mended was made when it was made.
+  const back = state.returns[0]?.at
+  const settled = state.steps.filter(isSettled).map(one => one.at).filter(at => back === undefined || at <= back)
   return {
     rows,
     handsOn: rows.reduce((sum, row) => sum + (row.handsOn ?? 0), 0),

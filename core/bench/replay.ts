@@ -11,6 +11,7 @@ import {
   withExtra,
   wipedOff,
   withRepairs,
+  withReturned,
   type Beside,
   type DiameterReading,
   type MendId,
@@ -24,6 +25,7 @@ import { isReadable } from './readable'
 import { heldOf, isSettling, type Held, type SettlingEntry } from './held'
 import { secondsBetween } from './pause'
 import { takenBack, toPutBack } from './undo'
+import { whereabouts, type Gone, type Return } from './whereabouts'
 
 /** A step that nobody has settled yet. */
 export interface OpenStep {
@@ -138,6 +140,12 @@ export interface BenchState {
   coats: { on: number, planned: number }
   /** Why it is not on the bench; null while it is. */
   away: Away | null
+  /** To whom it went; null while it is here. */
+  gone: Gone | null
+  /** Every time it went, the last one too. */
+  leavings: Gone[]
+  /** Every time it came back. */
+  returns: Return[]
   /** Its defects, in the order they were noted. */
   defects: DefectState[]
   /** What was looked at. */
@@ -196,6 +204,7 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     offTime: steps.flatMap(state => offTime(plan, state, running) ?? []),
     coats: coatsOn(steps),
     away: awayNow(held),
+    ...whereabouts(held),
     defects: [...courses.values()].map(course => defectState(course, key => endDone(plan, steps, key))),
     checks: answersIn(held),
     remarks: held.said.flatMap(({ id, at, kind, payload }) => (kind === 'remark' ? [{ id, at, ...payload }] : [])),
@@ -210,8 +219,10 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
   }
 }
 
-const edited = (plan: Plan, edit: PlanEdit, beside: Beside): Plan =>
-  edit.kind === 'repair' ? withRepairs(plan, [edit.repair]) : withExtra(plan, edit.extra, beside)
+function edited(plan: Plan, edit: PlanEdit, beside: Beside): Plan {
+  if (edit.kind === 'return') return withReturned(plan, edit.key)
+  return edit.kind === 'repair' ? withRepairs(plan, [edit.repair]) : withExtra(plan, edit.extra, beside)
+}
 
 type Settlers = ReadonlyMap<StepId, SettlingEntry | EventOf<'coat' | 'extra'>>
 

@@ -5,6 +5,7 @@ import type { DefectState } from './course'
 import type { OtherwiseIn } from './event'
 import type { KeptWait, PenRecord, RecordRow } from './record'
 import type { Away, BenchState, MeasuredDiameter, Remarked } from './replay'
+import type { Gone, Return } from './whereabouts'
 
 /** Hands off for longer than this, s, and what follows is told as another evening [model: 3 h, longer than a supper]. */
 const APART = 3 * 3600
@@ -26,6 +27,8 @@ export type Happening = {
   | { kind: 'left out', step: StepId }
   | { kind: 'cut short', step: StepId, wait: KeptWait }
   | { kind: 'away', away: Away }
+  | { kind: 'leave', gone: Gone }
+  | { kind: 'return', back: Return }
 )
 
 /** What was done on one pen in one go. */
@@ -72,13 +75,15 @@ function airOf({ from, to }: Evening, air: readonly AirReading[]): AirReading[] 
   return [...(before ? [before] : []), ...air.filter(reading => reading.at > from && reading.at <= to)]
 }
 
-const happeningsOf = ({ defects, measured }: PenRecord, { remarks, away, held }: BenchState): Happening[] => [
+const happeningsOf = ({ defects, measured }: PenRecord, { remarks, away, leavings, returns, held }: BenchState): Happening[] => [
   ...defects.flatMap(ofDefect),
   ...measured.map((reading): Happening => ({ at: reading.at, kind: 'measured', reading })),
   ...held.said.flatMap((event): Happening[] =>
     event.kind === 'press' && event.payload.as ? [{ at: event.at, kind: 'part', part: event.payload.part, as: event.payload.as }] : []),
   ...remarks.map((remark): Happening => ({ at: remark.at, kind: 'remark', remark })),
   ...(away ? [{ at: away.at, kind: 'away', away } as const] : []),
+  ...leavings.map((gone): Happening => ({ at: gone.at, kind: 'leave', gone })),
+  ...returns.map((back): Happening => ({ at: back.at, kind: 'return', back })),
 ]
 
 function ofDefect(defect: DefectState): Happening[] {

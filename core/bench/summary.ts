@@ -6,6 +6,7 @@ import type { Board } from './board'
 import { isOpen } from './course'
 import { isSettled, type BenchState } from './replay'
 import { operationOf } from './together/operation'
+import type { Gone } from './whereabouts'
 
 /** How far a pen is. */
 export type PenStage = 'planned' | 'in work' | 'finished' | 'set aside' | 'given up'
@@ -39,6 +40,8 @@ export interface PenSummary {
   lastEntryAt: string | null
   /** Its shapes where they are not the usual ones, barrel by barrel. */
   shapes?: NonNullable<PlanInputs['wishes']['shapes']>
+  /** How it went to somebody, and when; absent while it is here. */
+  gone?: Gone
   /** The picture that was taken of it last; absent without one. */
   picture?: string
   /** Why it cannot be worked out, in plain words; absent when it can. Nothing else of it is known then but what it is made of. */
@@ -48,7 +51,7 @@ export interface PenSummary {
 /** The summary of one pen, in the turner's units. */
 export function summarise({ state, traced }: Board, units: UnitWords): PenSummary {
   const { plan, steps, held } = state
-  const ahead = state.away ? undefined : state.next?.id
+  const ahead = state.away || state.gone ? undefined : state.next?.id
   const next = traced.steps.find(one => one.step.id === ahead)
   const wait = state.waits.find(one => one.before === ahead)
   const { fitting, material } = plan.inputs
@@ -79,13 +82,14 @@ export function summarise({ state, traced }: Board, units: UnitWords): PenSummar
     lastEntryAt: held.all.findLast(event => event.kind !== 'undo')?.at ?? null,
     ...(plan.inputs.wishes.shapes ? { shapes: plan.inputs.wishes.shapes } : {}),
     ...(picture === undefined ? {} : { picture }),
+    ...(state.gone ? { gone: state.gone } : {}),
   }
 }
 
-/** How far it is; what was never meant counts as given up. */
-function stageOf({ away, finished, begun }: BenchState): PenStage {
+/** How far it is; what was never meant counts as given up, what went to somebody as finished. */
+function stageOf({ away, gone, finished, begun }: BenchState): PenStage {
   if (away) return away.how === 'set aside' ? 'set aside' : 'given up'
-  return finished ? 'finished' : begun ? 'in work' : 'planned'
+  return finished || gone ? 'finished' : begun ? 'in work' : 'planned'
 }
 
 /** Why a pen cannot be worked out, and what to do, in plain words: its plan cannot be read, or its log does not fit it. */

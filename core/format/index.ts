@@ -1,4 +1,6 @@
 export { day } from './day'
-export { counted, decimal, list, micrometres, millilitres, money, share, trimmed } from './number'
+export {
+  counted, currencies, currencyName, decimal, list, micrometres, millilitres, minorDigits, money, share, trimmed,
+} from './number'
 export { formatCountdown, formatSpan } from './span'
 export { capital, within } from './words'

@@ -1,4 +1,6 @@
-import { counted, decimal, list, micrometres, millilitres, money, share, trimmed } from './number'
+import {
+  counted, currencies, currencyName, decimal, list, micrometres, millilitres, minorDigits, money, share, trimmed,
+} from './number'
 import { capital, within } from './words'
 
 it.each([
@@ -16,6 +18,13 @@ it.each([
   [share(0.617), '62 %'],
   [money(120_450), '1,204.50'],
   [money(-5), '−0.05'],
+  // Places by ISO 4217: two of the pound, none of the yen, three of the dinar of Kuwait.
+  [money(120_450, 'GBP'), '£1,204.50'],
+  [money(-120_450, 'EUR'), '−€1,204.50'],
+  [money(1204, 'JPY'), 'JP¥1,204'],
+  [money(1_204_500, 'KWD'), 'KWD\u{a0}1,204.500'],
+  [currencyName('CHF'), 'CHF, Swiss Franc'],
+  [String([minorDigits('JPY'), minorDigits(null), currencies().includes('SEK')]), '0,2,true'],
   [counted(1, 'coat'), '1 coat'],
   [counted(0, 'coat'), '0 coats'],
   [counted(2, 'box', 'boxes'), '2 boxes'],

@@ -34,8 +34,30 @@ export const millilitres = (ml: number): string => `${decimal(ml, ml < 1 ? 2 : m
 /** A part of a whole (0 to 1) in whole percent: `62 %`. */
 export const share = (part: number): string => `${decimal(100 * part)} %`
 
-/** An amount of money, given in minor units of the workshop's currency: `1,204.50`. */
-export const money = (minor: number): string => minus(numberFormat(2, 2, true).format(minor / 100))
+/** An amount of money, given in minor units of a currency (ISO 4217): `£1,204.50`; without one in hundredths, `1,204.50`. */
+export function money(minor: number, currency?: string | null): string {
+  if (!currency) return minus(numberFormat(2, 2, true).format(minor / 100))
+  return minus(currencyFormat(currency).format(minor / 10 ** minorDigits(currency)))
+}
+
+/** How many places a currency (ISO 4217) is written with: 2 for most, 0 or 3 for some; 2 without one. */
+export const minorDigits = (currency?: string | null): number =>
+  (currency ? currencyFormat(currency).resolvedOptions().maximumFractionDigits : undefined) ?? 2
+
+function currencyFormat(currency: string): Intl.NumberFormat {
+  const known = written.get(currency) ?? new Intl.NumberFormat(LOCALE, { style: 'currency', currency, signDisplay: 'negative' })
+  written.set(currency, known)
+  return known
+}
+
+/** The currencies there are, by their codes (ISO 4217), as this machine knows them. */
+export const currencies = (): readonly string[] => Intl.supportedValuesOf('currency')
+
+/** A currency in words: `GBP, British pound`. */
+export function currencyName(currency: string): string {
+  const name = new Intl.DisplayNames(LOCALE, { type: 'currency' }).of(currency)
+  return name && name !== currency ? `${currency}, ${name}` : currency
+}
 
 const plural = new Intl.PluralRules(LOCALE)
 const joined = new Intl.ListFormat(LOCALE, { type: 'conjunction' })

@@ -29,6 +29,7 @@ export {
   withBeforehand,
   withExtra,
   withRepairs,
+  withReturned,
   type ChosenRepair,
   type Beside,
   type ExtraOffer,

@@ -10,6 +10,7 @@ import { readFitting } from './fittings'
 import { writeFacts } from './facts'
 import { writeTold } from './told'
 import { logsOf } from './log'
+import { closeOrders } from './order-state'
 import { plansAtHand } from './plan-cache'
 import { withinWorkshop, type Within } from './within'
 
@@ -51,6 +52,7 @@ export async function projectPens(trx: Knex, ids: readonly string[]): Promise<vo
     all.push({ pen, found: workedOut(pen.id, plans.get(pen.id), log, air) ?? (await broken(trx, pen, plans.has(pen.id), log)) })
   }
   await writeRows(trx, all)
+  await closeOrders(trx, all.map(({ pen }) => pen.id))
   const told = await writeTold(trx, all.map(({ pen, found }) => ({ pen, told: found.told })))
   await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found.facts])), told)
 }
@@ -110,6 +112,7 @@ async function writeRows(trx: Knex, all: readonly Found[]): Promise<void> {
       method: pen.method,
       method_version: found.summary.broken === undefined ? found.summary.methodVersion : null,
       open_defects: found.summary.openDefects,
+      gone: found.summary.gone !== undefined,
       waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
       body: JSON.stringify({ ...shown, waits }),
     }

@@ -48,6 +48,7 @@ export async function pagePens(knex: Knex, units: UnitSystem, asked: PenQuery): 
   for (const column of order.columns) void query.orderBy(column, order.way)
   for (const column of ['stage', 'material', 'fitting', 'method', 'due'] as const)
     if (asked[column]) void query.where(`pen_rows.${column}`, asked[column])
+  if (asked.at) void query.where('stage', 'finished').where('gone', asked.at === 'gone')
   if (asked.defects) void query.where('open_defects', '>', 0)
   if (sort === 'due') void query.whereNotNull('pen_rows.due')
   const words = wordsIn(asked.text)

@@ -8,6 +8,7 @@ interface Row {
   celsius: number
   humidity: number
   units: Workshop['units']
+  currency: string | null
   per_end: number | null
   kerf: number | null
   wander: number | null
@@ -20,7 +21,8 @@ export async function readWorkshop(knex: Knex): Promise<Workshop> {
     per_end: perEnd,
     least_wall: leastWall,
     ...rest
-  }: Row = await knex('workshop').first('version', 'celsius', 'humidity', 'units', 'per_end', 'kerf', 'wander', 'least_wall')
+  }: Row = await knex('workshop')
+    .first('version', 'celsius', 'humidity', 'units', 'currency', 'per_end', 'kerf', 'wander', 'least_wall')
   return { ...rest, perEnd, leastWall }
 }
 

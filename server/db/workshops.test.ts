@@ -12,10 +12,13 @@ import { addReading, changeBlank, createBlank, dropBlank, dropReading, listBlank
 import { changesAfter, lastChange } from './changes'
 import { defectHistory, pageDefects } from './defects'
 import { deleteDemo, offerDemo, resetDemo, setUpDemo } from './demo'
+import { listCustomers } from './customers'
 import { listFittings } from './fittings'
 import { readLearnt } from './learnt'
 import { elsewhereOf, eventsAfter, eventsOf, lastSeq, logsOf } from './log'
 import { freeMarks } from './marks'
+import { listOrders } from './orders'
+import { listPlaces } from './places'
 import { listMethods, methodHistory } from './methods'
 import { changePen, createPen, readPen, replanPen } from './pens'
 import { readPrices } from './prices'
@@ -128,6 +131,9 @@ describe('the wall', () => {
       ['blank', () => readBlank(mine, blank.id), undefined],
       ['bits', () => listBits(mine), []],
       ['prices', () => readPrices(mine), {}],
+      ['orders', () => listOrders(mine, 'metric', {}), { orders: [], next: null }],
+      ['customers', () => listCustomers(mine, {}), []],
+      ['places', () => listPlaces(mine), []],
       ['air', () => readAir(mine), []],
       ['sanding', async () => (await readLearnt(mine)).sanding, {}],
       ['own pads', async () => (await readShelf(mine)).abrasives.filter(one => one.id === 'own-x'), []],

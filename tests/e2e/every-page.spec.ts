@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import type { OrderPage } from '../../contract'
 import { expect, test } from '../stand'
 
 const SIZES = [
@@ -16,6 +17,7 @@ test.describe.configure({ mode: 'parallel' })
 async function screens(page: Page): Promise<[string, string, string][]> {
   const pens = (await (await page.request.get('/api/pens')).json()).pens as { pen: { id: string, mark: string } }[]
   const blanks = (await (await page.request.get('/api/blanks')).json()) as { id: string }[]
+  const orders = (await (await page.request.get('/api/orders')).json()) as OrderPage
   const id = (mark: string) => pens.find(one => one.pen.mark === mark)!.pen.id
   return [
     ['bench', '/', 'h1'],
@@ -44,6 +46,11 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['prices', '/shelf/prices', '.fields'],
     ['defects', '/pens/defects', '.rows'],
     ['gallery', '/pens/gallery', '.gallery li'],
+    ['orders', '/pens/orders', '.order'],
+    ['an order', `/pens/orders/${orders.orders[0]!.order.id}`, 'details'],
+    ['a new order', '/pens/orders/new', 'details'],
+    ['customers', '/pens/customers', '.one'],
+    ['fair', '/pens/fair', '.pens .head'],
     ['together', `/together?pens=${id('B2')},${id('B3')},${id('C2')}`, '.tile'],
     ['together, none', '/together', 'h1'],
     ['card', `/pens/${id('B4')}/card`, 'table'],

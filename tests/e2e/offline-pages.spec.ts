@@ -25,6 +25,7 @@ test('after one visit every page opens without a network, those never visited to
   await context.setOffline(true)
   for (const [path, heading] of [
     ['/', /on the bench/], ['/pens', 'Pens'], ['/pens/defects', 'Defects'], ['/pens/gallery', 'Gallery'],
+    ['/pens/orders', 'Orders'], ['/pens/fair', 'Fair'], ['/pens/customers', 'Customers'],
     ['/pens/new', 'Start a pen'], [`/pens/${planned}`, /./],
     [`/pens/${planned}/record`, /./], [`/pens/${inWork}`, /./], ['/methods', 'Methods'], ['/methods/compare', /./], ['/methods/oil', /./],
     ['/shelf', /./], ['/shelf/finishes', /./], ['/shelf/fittings', /./], ['/shelf/fittings/new', /./], ['/shelf/blanks', /./],

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { expect, test as base, type APIRequestContext } from '@playwright/test'
-import type { ListedPen, WorkshopEntry, WorkshopList } from '../../contract'
+import type { Customer, ListedPen, OrderPage, Place, WorkshopEntry, WorkshopList } from '../../contract'
 import { startStand, type Stand } from '../../scripts/lib/stand'
 import { press } from '../support/bench'
 
@@ -118,9 +118,13 @@ test('no route tells or changes anything of another workshop', async ({ request 
   const blanks = (await (await get('/api/blanks', demo.id)).json()) as { id: string, readings: { id: string }[] }[]
   const blank = blanks.find(each => each.readings.length)!
   const pin = { id: randomUUID(), pen: one.id, kind: 'first', step: null, at: null, group: null, weight: null }
+  const first = async <T>(path: string) => (await (await get(path, demo.id)).json()) as T
+  const [{ order }] = (await first<OrderPage>('/api/orders')).orders as [OrderPage['orders'][number]]
+  const [[customer], [place]] = [await first<[Customer]>('/api/customers'), await first<[Place]>('/api/places')]
   const names: [string, string][] = [
     ['/pens/:id', one.id], ['/blanks/:id', blank.id], [':reading', blank.readings[0]!.id], ['/methods/:id', one.method],
-    ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()], ['/pins/:id', pin.id],
+    ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()],
+    ['/customers/:id', customer.id], ['/orders/:id', order.id], ['/places/:id', place.id], ['/pins/:id', pin.id],
   ]
   expect((await request.put(`/api/evenings/pins?workshop=${demo.id}`, { data: pin })).status()).toBe(200)
   const filled = (path: string) =>
@@ -151,6 +155,14 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'POST /api/blanks/:id/readings': { id: randomUUID(), at: new Date().toISOString(), grams: 50 },
     'PUT /api/evenings/pins': { ...pin, id: randomUUID() },
     'PUT /api/findings/trials/:id/pens': { pen: one.id },
+    'PUT /api/customers/:id': { version: 1, name: 'x', reach: '', remark: '' },
+    'PUT /api/orders/:id': {
+      version: 1, kind: 'gift', customer: null, promised: null, deposit: null, remark: '', calledOff: true,
+      lines: [{
+        id: randomUUID(), pen: null, material: null, fitting: null, method: null, refill: '', packing: '', wish: '', price: null,
+      }],
+    },
+    'PUT /api/places/:id': { version: 1, name: 'x', kind: 'shop', day: null, cost: null, gone: true },
     'PATCH /api/findings/trials/:id': { ended: true },
     'POST /api/events': {
       events: [{
@@ -178,6 +190,10 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'PUT /api/findings/trials/:id/pens': 404,
     'PATCH /api/findings/trials/:id': 404,
     'POST /api/events': 422,
+    'PUT /api/customers/:id': 404,
+    'DELETE /api/customers/:id': 200,
+    'PUT /api/orders/:id': 404,
+    'PUT /api/places/:id': 404,
     'PATCH /api/pens/:id': 404,
     'POST /api/pens/:id/plan': 404,
   })

@@ -35,7 +35,17 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
   const trial = randomUUID()
   const tried = { id: trial, of: 'chip', by: 'tool', ways: ['skew', 'gouge'], pens: 2 }
   expect((await request.post('/api/findings/trials', { data: tried })).status()).toBe(201)
+  const people = { id: randomUUID(), name: 'Junk', reach: '', remark: '' }
+  const wish = { pen: null, material: null, fitting: null, method: null, refill: '', packing: '', wish: '', price: null }
+  const order = {
+    id: randomUUID(), kind: 'order', customer: people.id, promised: null, deposit: null, remark: '', calledOff: false,
+    lines: [{ id: randomUUID(), ...wish }],
+  }
+  const place = { id: randomUUID(), name: 'Junk', kind: 'fair', day: null, cost: null, gone: false }
+  for (const [path, data] of [['customers', people], ['orders', order], ['places', place]] as const)
+    expect((await request.post(`/api/${path}`, { data })).status()).toBe(201)
   const ids: Record<string, string> = {
+    customers: people.id, orders: order.id, places: place.id,
     pens: made.id, fittings: fitting, methods: made.method, blanks: blank, workshops: workshop, trials: trial,
   }
   const defect = randomUUID()
@@ -45,6 +55,7 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
     'product': ['ca-thin'], 'with': ['P-320', 'ca-thin', null], 'levelWith': ['P-600'],
     'check': ['bore'], 'question': ['tool'], 'device': ['junk'], 'ahead': [0],
     'layers': methods.map(one => one.layers), 'family': methods.map(one => one.family), 'levelling': ['never'], 'polishes': [0],
+    'customer': [people.id, null], 'order': [order.id, null], 'place': [place.id, null], 'pens': [made.id], 'currency': ['GBP', null],
     'wood': [undefined], '/barrels': fittings.map(one => one.barrels), '/bit': fittings.map(one => one.bit),
   }
   const all = routes().filter(({ way }) => way !== 'GET' && way !== 'DELETE')
@@ -82,7 +93,11 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
   expect(answers.get(422)).toBeGreaterThan(BODIES / 3)
   expect((answers.get(200) ?? 0) + (answers.get(201) ?? 0)).toBeGreaterThan(BODIES / 20)
   // What was taken harms nobody: all lists and pens still open.
-  for (const path of ['/api/pens', '/api/bench', `/api/pens/${made.id}`, '/api/fittings', '/api/shelf', '/api/methods', '/api/learnt'])
+  const lists = [
+    '/api/pens', '/api/bench', `/api/pens/${made.id}`, '/api/fittings', '/api/shelf', '/api/methods', '/api/learnt', '/api/orders',
+    '/api/places', '/api/customers',
+  ]
+  for (const path of lists)
     expect((await request.get(path)).status(), path).toBe(200)
   expect(readFileSync(stand.logFile, 'utf8')).not.toContain('TypeError')
 })

@@ -80,6 +80,10 @@ function says(one: Exclude<Happening, { kind: 'steps' }>): { label: string, more
     }
     case 'away':
       return { label: AWAY[one.away.how], more: one.away.why }
+    case 'leave':
+      return { label: one.gone.how === 'sold' ? 'Sold' : 'Given away', more: leavingWords(one.gone) }
+    case 'return':
+      return { label: one.back.why === 'repair' ? 'Came back to be mended' : 'Given back', more: returnWords(one.back) }
   }
 }
 const isBad = (one: Happening) => one.kind === 'defect' || one.kind === 'cut short' || (one.kind === 'mend' && one.failed)

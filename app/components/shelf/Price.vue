@@ -1,21 +1,18 @@
 <script setup lang="ts">
-/** One price, in the workshop's own currency; empty where nobody said. */
+/** One price, in the workshop's own currency, kept once its field is left; empty where nobody said. A margin is said in %. */
 const props = defineProps<{ label: string, what: string, unit?: string, hint?: string }>()
 const store = usePrices()
-/** A margin is said in %, all else in whole units of the currency. */
-const scale = computed(() => (props.unit === '%' ? 1 : 100))
-const known = computed(() => store.prices?.[props.what])
+const known = computed(() => store.prices?.[props.what] ?? null)
 const typed = ref<number | null>(null)
 watch(known, (minor) => {
-  typed.value = minor === undefined ? null : minor / scale.value
+  typed.value = minor
 }, { immediate: true })
 const trouble = ref('')
 async function keep() {
-  const minor = typed.value === null ? null : Math.round(typed.value * scale.value)
-  if (minor === (known.value ?? null)) return
+  if (typed.value === known.value) return
   trouble.value = ''
   try {
-    await store.put(props.what, minor)
+    await store.put(props.what, typed.value)
   } catch (error) {
     trouble.value = refused(error).message
   }
@@ -23,11 +20,10 @@ async function keep() {
 </script>
 
 <template>
-  <UFormField :label="label" :hint="hint" :error="trouble || false">
-    <UInputNumber
-      v-model="typed" size="lg" :min="0" :step="unit === '%' ? 1 : 0.1" :step-snapping="false" placeholder="not known"
-      :format-options="{ minimumFractionDigits: unit === '%' ? 0 : 2, maximumFractionDigits: 2 }" @blur="keep"
-      @keydown.enter="keep"
-    />
+  <UFormField v-if="unit === '%'" :label="label" :hint="hint" :error="trouble || false">
+    <UInputNumber v-model="typed" size="lg" :min="0" placeholder="not known" @blur="keep" @keydown.enter="keep" />
   </UFormField>
+  <FieldMoney
+    v-else v-model="typed" :label="label" :hint="hint" :error="trouble" placeholder="not known" @focusout="keep" @keydown.enter="keep"
+  />
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decimal } from '#core/format'
+import { currencies, currencyName, decimal } from '#core/format'
 import { dewPoint, equilibriumMoisture } from '#core/climate'
 import { fromFahrenheit, toFahrenheit } from '#core/units'
 import type { Workshop } from '#schemas'
@@ -12,10 +12,14 @@ const outbox = useOutbox()
 const { wish } = useTheme()
 const toast = useToast()
 
+/** What stands for no choice in a select, which takes no empty value. */
+const NONE = 'none'
+const monies = [{ label: 'None said', value: NONE }, ...currencies().map(code => ({ label: currencyName(code), value: code }))]
 const form = reactive({
   temperature: 20,
   humidity: 50,
   units: 'metric' as Workshop['units'],
+  currency: NONE,
   perEnd: null as number | null,
   kerf: null as number | null,
   wander: null as number | null,
@@ -39,6 +43,7 @@ watch(
     errors.value = {}
     version.value = kept.version
     form.units = kept.units
+    form.currency = kept.currency ?? NONE
     form.humidity = kept.humidity
     Object.assign(form, {
       perEnd: kept.perEnd ?? null,
@@ -69,6 +74,7 @@ async function save() {
       version: version.value,
       ...(airSaid.value ? { air: { celsius: rounded(celsius.value), humidity: form.humidity } } : {}),
       units: form.units,
+      currency: form.currency === NONE ? null : form.currency,
       perEnd: form.perEnd,
       kerf: form.kerf,
       leastWall: form.leastWall,
@@ -129,6 +135,9 @@ const themes: { label: string, value: ThemeWish }[] = [
           </UFormField>
           <FieldMeasure v-model="form.leastWall" label="Least wall over a tube" placeholder="0.4 mm" size="lg" :error="errors.leastWall" />
         </fieldset>
+        <UFormField label="Money" :error="errors.currency ?? false">
+          <USelect v-model="form.currency" size="lg" :items="monies" class="money" />
+        </UFormField>
         <div class="pair">
           <URadioGroup v-model="form.units" legend="Units" :items="unitChoices" />
           <URadioGroup v-model="wish" legend="Theme" :items="themes" />
@@ -155,5 +164,6 @@ const themes: { label: string, value: ThemeWish }[] = [
 .habits legend { margin-bottom: 0.4rem; font-weight: 500; }
 .habits > :deep(:not(legend)) { min-height: 4.9rem; }
 details.aside { margin-top: 1rem; }
+.money { width: 100%; }
 .end { display: flex; justify-content: flex-end; gap: 0.75rem; flex-wrap: wrap; }
 </style>

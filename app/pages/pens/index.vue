@@ -51,6 +51,7 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
     <header>
       <h1>Pens</h1>
       <PenSearch v-model="looked" label="Look a pen up" />
+      <NuxtLink class="key" to="/pens/orders">Orders</NuxtLink>
       <NuxtLink class="key" to="/pens/gallery">Gallery</NuxtLink>
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>

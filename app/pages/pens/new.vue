@@ -10,6 +10,7 @@ useHead({ title: 'Start a pen · Oxlip' })
 const store = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
+const orders = useOrders()
 const form = ref<NewPen>(emptyPen())
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
@@ -43,6 +44,10 @@ async function fill() {
   }
   const [fitting, blank] = [said('fitting'), said('blank')]
   if (fitting) form.value.fitting = fitting
+  const [material, method, reason, due] = [said('material'), said('method'), said('reason'), said('due')]
+  if (material) form.value.material = material as NewPen['material']
+  if (method) form.value.method = method
+  form.value = { ...form.value, ...(reason ? { reason } : {}), ...(due ? { due } : {}) }
   if (blank) {
     const found = await stock.loadBlanks().then(() => stock.blank(blank))
     if (found) form.value = { ...form.value, blank, material: (found.material ?? 'unknown') as NewPen['material'] }
@@ -102,7 +107,9 @@ async function start() {
       await navigateTo('/pens?stage=planned')
     } else {
       const pen = await api('POST /api/pens', { body: newPenSchema.cast(wanted) as NewPen })
-      await navigateTo(`/pens/${pen.id}`)
+      const { order, line } = query
+      if (typeof order === 'string' && typeof line === 'string') await orders.stand(order, line, pen.id)
+      await navigateTo(typeof order === 'string' ? `/pens/orders/${order}` : `/pens/${pen.id}`)
     }
   } catch (error) {
     const answer = refused(error)

@@ -19,6 +19,7 @@ import type { PenRecord, RecordRow } from '../record'
 import { isDone } from '../replay'
 import { touchesOf } from '../touches'
 import { usesOf } from '../uses'
+import type { Gone, Return } from '../whereabouts'
 
 /** What every fact has: when it was, ISO 8601. */
 interface Dated {
@@ -63,6 +64,10 @@ export type Fact = Dated & (
   | { kind: 'defect', about: DefectKind, defect: ProjectedDefect, found: StepKind | null }
   /** A diameter that was measured, mm. */
   | { kind: 'diameter', about: BarrelId, step: StepId, fromTip: number, mm: number }
+  /** That it went to somebody, and what it brought, in minor units; about the place, or how. */
+  | { kind: 'leave', about: string, how: Gone['how'], price: number | null, order: string | null }
+  /** That it came back, and what was paid back, in minor units; about the place it had been at, or how it had gone. */
+  | { kind: 'return', about: string, why: Return['why'], paid: number | null }
   /** A wait of so many s that was kept, or cut short by so many; how long it was in truth, s, and the air half-way through it. */
   | { kind: 'wait', about: WaitPurpose, step: StepId, seconds: number, shortBy: number, waited: number, air: Climate }
 )
@@ -80,6 +85,10 @@ export function factsOf(board: Board, { rows }: PenRecord, air: readonly AirRead
     ...defectFacts(board),
     ...board.state.measured.map(({ barrel, at, step, fromTip, diameter }): Fact =>
       ({ kind: 'diameter', about: barrel, at, step, fromTip, mm: diameter })),
+    ...board.state.leavings.map(({ place, how, at, price, order }): Fact =>
+      ({ kind: 'leave', about: place ?? how, at, how, price, order })),
+    ...board.state.returns.map(({ from, at, why, paid }): Fact =>
+      ({ kind: 'return', about: from ? from.place ?? from.how : why, at, why, paid })),
   ]
 }
 

@@ -2,7 +2,7 @@ import { must, nth } from '../../../core/sure'
 import { randomUUID } from 'node:crypto'
 import { addDays, formatISO, nextSaturday } from 'date-fns'
 import type { Knex } from 'knex'
-import type { WorkshopEntry } from '../../../contract'
+import type { Pen, WorkshopEntry } from '../../../contract'
 import type { BenchEvent, Entry } from '../../../core/bench'
 import { overheadOf, trace, type Plan } from '../../../core/plan'
 import { appendEvents } from '../append'
@@ -12,6 +12,7 @@ import { ConflictError } from '../../faults'
 import { fillShelf } from '../shelf'
 import { readWorkshop, writeWorkshop } from '../workshop'
 import { setUp, takeAway } from '../workshops'
+import { loadOrders } from './orders'
 import { orchardPens, orchardReason, type DemoPen } from './orchard'
 import { loadStock } from './stock'
 
@@ -65,8 +66,9 @@ async function fill(knex: Knex, now: Date): Promise<void> {
   await fillShelf(knex)
   const blanks = await loadStock(knex, now)
   const { celsius: _, humidity: __, ...workshop } = await readWorkshop(knex)
-  await writeWorkshop(knex, { ...workshop, air: { celsius: 18.5, humidity: 62 } })
+  await writeWorkshop(knex, { ...workshop, currency: 'GBP', air: { celsius: 18.5, humidity: 62 } })
   const due = formatISO(nextSaturday(addDays(now, 9)), { representation: 'date' })
+  const pens: Pen[] = []
   for (const { mark, name, fitting, material, blank, method = 'ca-thin-first', tool = 'skew', film = 'gloss', ...course } of orchardPens) {
     const pen = await createPen(knex, {
       mark,
@@ -80,9 +82,11 @@ async function fill(knex: Knex, now: Date): Promise<void> {
       film,
       blank: blank ? must(blanks.get(blank), 'the demo names its own blanks') : null,
     })
+    pens.push(pen)
     const events = pastEvents(await readPlan(knex, pen), pen.id, course, now)
     if (events.length) await appendEvents(knex, events)
   }
+  await loadOrders(knex, pens, due)
 }
 
 /** After its planned time each grit is looked at, shows marks still, and is worked for this part of its time more. */

@@ -16,6 +16,7 @@ import * as evenings from './0014-evenings'
 import * as told from './0015-told'
 import * as backups from './0016-backups'
 import * as prices from './0017-prices'
+import * as orders from './0018-orders'
 
 interface Migration {
   name: string
@@ -41,6 +42,7 @@ const migrations: Migration[] = [
   { name: '0015-told', ...told },
   { name: '0016-backups', ...backups },
   { name: '0017-prices', ...prices },
+  { name: '0018-orders', ...orders },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

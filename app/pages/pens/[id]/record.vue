@@ -106,7 +106,7 @@ const stepTitle = (id: string) =>
           <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
           <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
           <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
-          <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>handed over</dt></div>
+          <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>finished</dt></div>
         </dl>
         <p class="save">
           <FieldCamera label="Add a picture" @taken="picture" />
@@ -114,6 +114,7 @@ const stepTitle = (id: string) =>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>
       </div>
+      <PenLeave v-if="state.finished || state.gone || state.returns.length" :pen="pen" :state="state" />
       <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" :name-of="nameOf" />
       <RecordSurface v-if="planned && traced" :planned="planned" :state="state" :traced="traced" />
       <section aria-labelledby="table">

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { orderSum } from '#core/orders'
+import { orderKinds } from '#schemas'
+
+/** One order: for whom, until when, for how much, and its pens, from promise to hand over. */
+const { params } = useRoute()
+const { form, kept, pens, errors, trouble, sending, isNew, load, add, remove, keep, errorsOfLine } = useOrderForm(String(params.id))
+const store = useOrders()
+const stock = useStock()
+const methods = useMethods()
+const { inMoney } = useWorkshop()
+const { now } = useClock()
+const toast = useToast()
+const { failed, loaded, again } = useLoad(() => Promise.all([load(), stock.load(), methods.load()]))
+useHead({ title: () => `${kept.value ? orderName(kept.value) : 'New order'} · Oxlip` })
+
+const kinds = orderKinds.map(value => ({ label: { order: 'An order', gift: 'A gift', stock: 'For stock' }[value], value }))
+/** What stands for no choice in a select, and for somebody who is not on the list yet. */
+const [NOBODY, NEW] = ['nobody', 'new']
+const customers = computed(() => [
+  { label: 'Nobody said', value: NOBODY },
+  { label: 'Somebody new', value: NEW },
+  ...(store.customers ?? []).map(({ id, name }) => ({ label: name, value: id })),
+])
+const isSomebodyNew = ref(false)
+const fresh = reactive({ name: '', reach: '' })
+const customer = computed({
+  get: () => (isSomebodyNew.value ? NEW : form.value.customer ?? NOBODY),
+  set: (value: string) => {
+    isSomebodyNew.value = value === NEW
+    form.value.customer = value === NEW || value === NOBODY ? null : value
+  },
+})
+const reason = computed(() => store.customers?.find(one => one.id === form.value.customer)?.name ?? null)
+const sum = computed(() => orderSum(form.value.lines.map(line => line.price), form.value.deposit))
+const standing = computed(() => kept.value && orderStanding(kept.value, now.value))
+
+async function save() {
+  if (isSomebodyNew.value) {
+    if (!fresh.name.trim()) {
+      errors.value = { customer: 'Say a name, or choose somebody.' }
+      return
+    }
+    try {
+      const made = await store.keepCustomer({ id: newId(), name: fresh.name.trim(), reach: fresh.reach.trim(), remark: '' })
+      customer.value = made.id
+    } catch (error) {
+      trouble.value = refused(error).message
+      return
+    }
+  }
+  if (!await keep()) return
+  toast.add({ title: 'Kept.' })
+  if (isNew && kept.value) await navigateTo(`/pens/orders/${kept.value.order.id}`, { replace: true })
+}
+const { leave } = useLeaving()
+/** All of it goes to whom it is for. */
+async function handOver() {
+  const listed = kept.value
+  if (!listed) return
+  await leave(listed.pens.filter(one => !one.summary.gone).map(({ pen }) => {
+    const line = listed.order.lines.find(one => one.pen === pen.id)
+    const isGift = listed.order.kind === 'gift'
+    return {
+      pen: pen.id,
+      how: isGift ? 'given' as const : 'sold' as const,
+      price: isGift ? null : line?.price ?? null,
+      customer: listed.order.customer,
+      order: listed.order.id,
+      with: line?.packing ? [line.packing] : [],
+    }
+  }))
+  await load()
+}
+const isReady = computed(() => standing.value?.how === 'ready')
+</script>
+
+<template>
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!loaded" class="quiet" role="status">Fetching the order ...</p>
+  <form v-else class="order" @submit.prevent="save">
+    <header>
+      <h1>{{ kept ? orderName(kept) : 'New order' }}</h1>
+      <p v-if="standing" class="stands" :class="{ harm: isTroubled(standing) }" role="status">{{ standingWords(standing) }}</p>
+      <NuxtLink class="key" to="/pens/orders">All orders</NuxtLink>
+    </header>
+    <ul v-if="standing && isTroubled(standing)" class="harm">
+      <li v-for="one in standing.troubles" :key="one.pen + one.what">{{ troubleWords(one) }}</li>
+    </ul>
+    <section class="sheet filled fields" aria-label="For whom, until when">
+      <UFormField label="What it is"><USelect v-model="form.kind" size="lg" :items="kinds" /></UFormField>
+      <UFormField v-if="form.kind !== 'stock'" label="For whom" :error="errors.customer ?? false">
+        <USelect v-model="customer" size="lg" :items="customers" />
+      </UFormField>
+      <template v-if="isSomebodyNew && form.kind !== 'stock'">
+        <UFormField label="Name" required><UInput v-model="fresh.name" size="lg" maxlength="80" /></UFormField>
+        <UFormField label="How to reach them"><UInput v-model="fresh.reach" size="lg" maxlength="300" /></UFormField>
+      </template>
+      <UFormField label="Promised for" :error="errors.promised ?? false" hint="its pens are due then">
+        <UInput
+          :model-value="form.promised ?? ''" size="lg" type="date" @update:model-value="form.promised = String($event) || null"
+        />
+      </UFormField>
+      <FieldMoney v-if="form.kind === 'order'" v-model="form.deposit" label="Paid beforehand" :error="errors.deposit" />
+      <UFormField class="wide" label="Remark" :error="errors.remark ?? false">
+        <UInput v-model="form.remark" size="lg" maxlength="300" />
+      </UFormField>
+    </section>
+    <p class="quiet">
+      What day can be promised, beside all that is planned? <NuxtLink to="/evenings">Ask the evenings</NuxtLink>.
+    </p>
+    <OrderLine
+      v-for="(line, index) in form.lines" :key="line.id" :model-value="line" :order="form.id" :kept="!isNew" :number="index + 1"
+      :pens="pens" :errors="errorsOfLine(index)" :due="form.promised ?? null" :reason="reason"
+      @update:model-value="form.lines[index] = $event" @remove="remove(line.id)"
+    />
+    <p v-if="errors.lines" class="harm" role="alert">{{ errors.lines }}</p>
+    <p><button type="button" class="key" @click="add">Another pen</button></p>
+    <p v-if="form.kind === 'order' && sum.asked" class="sum figures">
+      <span>{{ sum.isWhole ? 'In all' : 'What is said' }} <b>{{ inMoney(sum.asked) }}</b></span>
+      <span v-if="form.deposit">paid beforehand <b>{{ inMoney(form.deposit) }}</b></span>
+      <span v-if="form.deposit">still to be paid <b>{{ inMoney(sum.open) }}</b></span>
+    </p>
+    <p v-if="trouble" class="harm" role="alert">{{ trouble }}</p>
+    <p class="acts">
+      <button v-if="isReady" type="button" class="key next" @click="handOver">Hand it over</button>
+      <button type="submit" class="key" :class="{ next: !isReady }" :disabled="sending">Keep</button>
+      <button v-if="kept && !form.calledOff" type="button" class="key" @click="keep({ calledOff: true })">Call it off</button>
+      <button v-if="kept && form.calledOff" type="button" class="key" @click="keep({ calledOff: false })">Take it up again</button>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.order { display: grid; gap: 1rem; }
+header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 1.2rem; }
+header .key { margin-left: auto; }
+.stands { font-size: 1.1rem; font-weight: 700; }
+.fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); gap: 0.5rem 1rem; padding: 1rem 1.1rem; }
+.wide { grid-column: span 2; }
+p a:not(.key) { text-decoration: underline; text-underline-offset: 3px; }
+.sum, .acts { display: flex; flex-wrap: wrap; gap: 0.5rem 1.5rem; }
+.sum { font-size: 1.1rem; }
+@media (max-width: 640px) { .wide { grid-column: auto; } }
+</style>

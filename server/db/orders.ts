@@ -1,0 +1,145 @@
+import type { Knex } from 'knex'
+import type { ListedOrder, Order, OrderPage } from '../../contract'
+import type { UnitSystem } from '../../core/units'
+import { newOrderSchema, type NewOrder, type OrderChange, type OrderLine, type OrderQuery } from '../../schemas'
+import { ConflictError, FieldsError, NotFoundError } from '../faults'
+import { latestPlan } from './evenings'
+import { closeThese } from './order-state'
+import { projectPens } from './projections'
+import { rowsOf } from './rows'
+
+/** No workshop has more orders open than this; the rest is told by its absence from the list, and found by its number. */
+const MOST_OPEN = 500
+const PAGE = 50
+
+interface Row {
+  id: string
+  number: number
+  kind: NewOrder['kind']
+  customer: string | null
+  name: string | null
+  promised: string | null
+  deposit: number | null
+  remark: string
+  called_off: boolean
+  handed: boolean
+  version: number
+  made: Date
+}
+interface LineRow { id: string, order_id: string, pen: string | null, body: Omit<OrderLine, 'id' | 'pen'> }
+
+const rowsAsked = (knex: Knex) =>
+  knex('orders').leftJoin('customers', 'customers.id', 'orders.customer_id').select(
+    'orders.id', 'number', 'kind', 'customer_id as customer', 'customers.name', knex.raw('to_char(promised, \'YYYY-MM-DD\') as promised'),
+    'deposit', 'orders.remark', 'called_off', 'handed', 'orders.version', 'orders.made',
+  )
+
+/** Orders: those that are open, promised first before the others, or those that are over, the latest first, page by page. */
+export async function listOrders(knex: Knex, units: UnitSystem, { state = 'open', before }: OrderQuery): Promise<OrderPage> {
+  if (state === 'open') {
+    const rows: Row[] = await rowsAsked(knex)
+      .where({ called_off: false, handed: false }).orderByRaw('promised nulls last, number').limit(MOST_OPEN)
+    return { orders: await whole(knex, units, rows), next: null }
+  }
+  const query = rowsAsked(knex).whereRaw('(called_off or handed)').orderBy('number', 'desc').limit(PAGE + 1)
+  if (before !== undefined) void query.where('number', '<', before)
+  const rows: Row[] = await query
+  const page = rows.slice(0, PAGE)
+  return { orders: await whole(knex, units, page), next: rows.length > PAGE ? page.at(-1)?.number ?? null : null }
+}
+
+/** An order by its id. @throws NotFoundError */
+export async function readOrder(knex: Knex, units: UnitSystem, id: string): Promise<ListedOrder> {
+  const rows: Row[] = await rowsAsked(knex).where('orders.id', id)
+  const [found] = await whole(knex, units, rows)
+  if (!found) throw new NotFoundError('There is no such order. It may have been entered in another workshop.')
+  return found
+}
+
+/** Orders with their pens; what of one is damaged is passed over, and stops none of the others. */
+async function whole(knex: Knex, units: UnitSystem, rows: readonly Row[]): Promise<ListedOrder[]> {
+  const lines: LineRow[] = await knex('order_lines')
+    .whereIn('order_id', rows.map(row => row.id)).orderBy(['order_id', 'place']).select('id', 'order_id', 'pen_id as pen', 'body')
+  const pens = new Map((await rowsOf(knex, units, lines.flatMap(line => line.pen ?? []))).map(one => [one.pen.id, one]))
+  const ready = readyBy(await latestPlan(knex))
+  return rows.flatMap(({ name, called_off: calledOff, made, ...row }) => {
+    const own = lines.filter(line => line.order_id === row.id).map(({ order_id: _, body, ...line }) => ({ ...body, ...line }))
+    const { number, handed, version, ...said } = row
+    if (!newOrderSchema.isValidSync({ ...said, calledOff, lines: own })) return []
+    const order: Order = { ...said, number, handed, version, calledOff, lines: own, made: made.toISOString() }
+    const here = own.flatMap(line => pens.get(line.pen ?? '') ?? [])
+    const planned = Object.fromEntries(here.flatMap(({ pen }) => (ready.has(pen.id) ? [[pen.id, ready.get(pen.id) ?? '']] : [])))
+    return [{ order, name, pens: here, planned }]
+  })
+}
+
+/** When each pen may go by the evenings as they were planned last: where its last step stands in them. */
+function readyBy(plan: Awaited<ReturnType<typeof latestPlan>>): Map<string, string> {
+  return new Map((plan?.blocks ?? []).filter(block => /^check(\.|$)/.test(block.step)).map(block => [block.pen, block.ends]))
+}
+
+/** A new order; the same id again changes nothing. @throws FieldsError */
+export async function addOrder(knex: Knex, units: UnitSystem, { lines, ...wanted }: NewOrder): Promise<ListedOrder> {
+  // Numbers are given one after the other.
+  await knex('workshop').forUpdate().first('version')
+  if (await knex('orders').where({ id: wanted.id }).first('id')) return readOrder(knex, units, wanted.id)
+  const found: { last: number | null } | undefined = await knex('orders').first(knex.raw('max(number) as last'))
+  await refuseUnknown(knex, wanted.id, wanted.customer, lines)
+  await knex('orders').insert({ ...columns(wanted), id: wanted.id, number: (found?.last ?? 0) + 1 })
+  await putLines(knex, { id: wanted.id, promised: wanted.promised }, lines)
+  return readOrder(knex, units, wanted.id)
+}
+
+/** Changes an order. @throws ConflictError with the newer one, NotFoundError, FieldsError */
+export async function changeOrder(
+  knex: Knex, units: UnitSystem, id: string, { version, lines, ...wanted }: OrderChange,
+): Promise<ListedOrder> {
+  await refuseUnknown(knex, id, wanted.customer, lines)
+  const changed = await knex('orders').where({ id, version }).update({ ...columns(wanted), version: version + 1 })
+  if (!changed) {
+    const newer = await readOrder(knex, units, id)
+    throw new ConflictError('This order was changed on another device. Look again, then say what still holds.', newer)
+  }
+  await knex('order_lines').where({ order_id: id }).delete()
+  await putLines(knex, { id, promised: wanted.promised }, lines)
+  return readOrder(knex, units, id)
+}
+
+const columns = ({ kind, customer, promised, deposit, remark, calledOff }: Omit<NewOrder, 'id' | 'lines'>) =>
+  ({ kind, customer_id: customer, promised: promised ?? null, deposit, remark, called_off: calledOff })
+
+/** Refuses a customer or a pen that is not here, and a pen that stands for another order. */
+async function refuseUnknown(knex: Knex, order: string, customer: string | null, lines: readonly OrderLine[]): Promise<void> {
+  const fields: Record<string, string> = {}
+  if (customer !== null && !await knex('customers').where({ id: customer }).first('id')) fields.customer = 'Choose a customer who is here.'
+  const pens = lines.flatMap(line => line.pen ?? [])
+  const known = new Set<string>(await knex('pens').whereIn('id', pens).pluck('id'))
+  const taken: { pen: string, number: number }[] = await knex('order_lines').join('orders', 'orders.id', 'order_lines.order_id')
+    .whereIn('pen_id', pens).where({ called_off: false }).whereNot({ order_id: order }).select('pen_id as pen', 'number')
+  for (const [at, { id, pen }] of lines.entries()) {
+    if (lines.findIndex(one => one.id === id) < at) fields[`lines[${at}].id`] = 'This line is there twice.'
+    if (pen === null) continue
+    const other = taken.find(one => one.pen === pen)
+    if (!known.has(pen)) fields[`lines[${at}].pen`] = 'Choose a pen that is here.'
+    else if (other) fields[`lines[${at}].pen`] = `This pen stands for order ${other.number}. Take it out there first.`
+    else if (lines.findIndex(one => one.pen === pen) < at) fields[`lines[${at}].pen`] = 'This pen stands in another line of this order.'
+  }
+  if (Object.keys(fields).length) throw new FieldsError(fields)
+}
+
+/** Its lines in their order; pens that stand for it are due on the day that was promised, unless they are due before. */
+async function putLines(knex: Knex, { id, promised }: { id: string, promised: string | null | undefined }, lines: readonly OrderLine[]) {
+  // A line of another order under the same id is none of this one: it stays where it is.
+  const kept = await knex('order_lines').whereIn('id', lines.map(line => line.id)).first('id')
+  if (kept) throw new FieldsError({ lines: 'A line of this is of another order.' })
+  await knex('order_lines').insert(lines.map(({ id: line, pen, ...body }, place) =>
+    ({ id: line, order_id: id, place, pen_id: pen, body: JSON.stringify(body) })))
+  const pens = lines.flatMap(line => line.pen ?? [])
+  if (promised) {
+    const moved: string[] = await knex('pens').whereIn('id', pens).where(query => query.whereNull('due').orWhere('due', '>', promised))
+      .orderBy('id').pluck('id')
+    await knex('pens').whereIn('id', moved).update({ due: promised, version: knex.raw('version + 1') })
+    await projectPens(knex, moved)
+  }
+  await closeThese(knex, [id])
+}
