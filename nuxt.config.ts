@@ -5,6 +5,8 @@ import { fileURLToPath } from 'node:url'
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url))
 
+const faces = (family: string): string => here(`./node_modules/@fontsource/${family}/files`)
+
 /** Files of the program that a browser has no use for without the server: those made smaller beforehand, and the worker itself. */
 const isLeftOut = (file: string): boolean => /\.(br|gz|map)$|^\/(sw|program)\.js$|^\/_nuxt\/builds\//.test(file)
 
@@ -60,6 +62,11 @@ export default defineNuxtConfig({
   nitro: {
     typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },
     compressPublicAssets: { gzip: true, brotli: true },
+    // The faces that papers are set in: static ones, which the maker of PDF takes.
+    serverAssets: [
+      { baseName: 'text-faces', dir: faces('atkinson-hyperlegible-next'), pattern: '*-next-latin-[47]00-normal.woff' },
+      { baseName: 'head-faces', dir: faces('bricolage-grotesque'), pattern: '*-grotesque-latin-700-normal.woff' },
+    ],
   },
   vite: {
     worker: { format: 'es' },

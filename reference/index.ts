@@ -1,5 +1,6 @@
 export * from './abrasives'
 export * from './blank-material'
+export * from './care'
 export * from './causes'
 export * from './cautions'
 export * from './defects'

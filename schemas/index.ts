@@ -29,6 +29,7 @@ export {
   orderSchema, placeKinds, placeSchema, type BroughtQuery, type CustomerChange, type CustomerQuery, type NewCustomer, type NewOrder,
   type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
 } from './order'
+export { labelsQuerySchema, paperQuerySchema } from './paper'
 export { asPlan } from './plan'
 export {
   airReadingSchema,

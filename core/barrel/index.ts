@@ -11,6 +11,7 @@ export { diameterAt, fattest, grown, slimmest, surfaceOf, volumeOf, type Profile
 export { seamBand, type SeamBand } from './seam'
 export { barrelSection, drillWander, penSection, wiseSquare, type Section } from './section'
 export { finishedProfile, shapeNames, usualShape, type Shape, type ShapeKind } from './shape'
+export { grainLines, layStrip, outline, placeAt, pointOf, type LaidStrip, type StripPlace } from './strip'
 export { speedVerdict, speedWindows, surfaceSpeed, type Operation } from './speed'
 export { cutStock } from './stock/cut-stock'
 export { whyNot, type WhyNot } from './stock/why-not'

@@ -16,7 +16,8 @@ const ended = (plan.steps.length - 1) * HOUR
 const leaving = (change: object = {}): Entry => ({
   kind: 'leave', payload: { how: 'sold', price: 3800, place: null, customer: null, order: null, with: ['box'], words: '', ...change },
 })
-const back = (why: 'repair' | 'given back', paid: number | null = null): Entry => ({ kind: 'return', payload: { why, paid, words: 'Clip loose' } })
+const back = (why: 'repair' | 'given back', paid: number | null = null): Entry =>
+  ({ kind: 'return', payload: { why, paid, words: 'Clip loose' } })
 const sold = eventAt(ended + DAY, 900, leaving())
 const repair = eventAt(ended + 30 * DAY, 901, back('repair'))
 const stands = (events: readonly BenchEvent[]) => summarise(boardOf(plan, events), unitWords('metric'))
@@ -25,7 +26,8 @@ it('a pen that was sold is gone, for what and with what; taken back it is here a
   const { stage, gone, next } = stands([...made, sold])
   expect([stage, next]).toEqual(['finished', null])
   expect(gone).toEqual({ ...sold.payload, at: sold.at })
-  expect(stands([...made, sold, eventAt(ended + DAY + 60, 902, { kind: 'undo', payload: { entries: [idOf(900)] } })])).not.toHaveProperty('gone')
+  const undone = eventAt(ended + DAY + 60, 902, { kind: 'undo', payload: { entries: [idOf(900)] } })
+  expect(stands([...made, sold, undone])).not.toHaveProperty('gone')
 })
 it('a pen that comes back to be mended is open again: looked over and handed over once more; one that is given back is not', () => {
   const open = stands([...made, sold, repair])

@@ -4,7 +4,8 @@ const pen = (change: Partial<OrderedPen> = {}): OrderedPen =>
   ({ name: 'C2', stage: 'in work', gone: false, planned: null, earliest: null, ...change })
 const TODAY = '2026-11-27'
 const SATURDAY = '2026-12-05'
-const on = (pens: OrderedPen[], promised: string | null = SATURDAY, today = TODAY) => standingOf({ promised, calledOff: false, pens }, today)
+const on = (pens: OrderedPen[], promised: string | null = SATURDAY, today = TODAY) =>
+  standingOf({ promised, calledOff: false, pens }, today)
 
 it('an order is on its way while nothing stands against it, with a day or without', () => {
   expect(on([pen({ planned: SATURDAY, earliest: SATURDAY }), pen({ stage: 'planned' })])).toEqual({ how: 'on its way', troubles: [] })

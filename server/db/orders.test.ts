@@ -4,7 +4,8 @@ import type { BenchEvent, Entry } from '../../core/bench'
 import type { Pen } from '../../contract'
 import { newOrderSchema, type NewOrder, type NewPen, type OrderLine } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
-import { ConflictError, FieldsError } from '../faults'
+import type { FieldsError } from '../faults'
+import { ConflictError } from '../faults'
 import { appendEvents } from './append'
 import { broughtBefore } from './brought'
 import { addCustomer, changeCustomer, forgetCustomer, listCustomers } from './customers'
@@ -17,8 +18,8 @@ import { pagePens } from './rows'
 
 const database = onDatabase()
 const penOf = (mark: string, change: Partial<NewPen> = {}): Promise<Pen> => createPen(database.knex(), {
-  mark, name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-medium-only', tool: 'skew', film: 'gloss',
-  ...change,
+  mark, name: 'Apple', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'ca-medium-only', tool: 'skew',
+  film: 'gloss', ...change,
 })
 const line = (change: Partial<OrderLine> = {}): OrderLine => ({
   id: randomUUID(), pen: null, material: null, fitting: null, method: null, refill: '', packing: '', wish: '', price: null, ...change,

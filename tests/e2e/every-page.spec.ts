@@ -53,6 +53,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['fair', '/pens/fair', '.pens .head'],
     ['together', `/together?pens=${id('B2')},${id('B3')},${id('C2')}`, '.tile'],
     ['together, none', '/together', 'h1'],
+    ['papers', `/pens/${id('B4')}/papers`, 'section h3'],
     ['card', `/pens/${id('B4')}/card`, 'table'],
     ['plan, half way', `/pens/${id('C2')}`, '.surface svg'],
     ['plan, not begun', `/pens/${id('B4')}`, '.surface svg'],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ListedPen } from '#contract'
+import { layStrip } from '#core/barrel'
 
 /** One pen on a list: its tag, its strip, what it is, what is next, and when. */
 const props = defineProps<{ listed: ListedPen, next?: boolean, number?: number, ended?: boolean }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { must } from '#core/sure'
-import type { BarrelId, End, Fitting, Shape } from '#core/barrel'
 import type { SizedEnd } from '#core/plan'
-import { barrelNames, meeting } from '#core/barrel'
+import {
+  barrelNames, grainLines, layStrip, meeting, outline, placeAt, pointOf, type BarrelId, type End, type Fitting, type Shape, type StripPlace,
+} from '#core/barrel'
 import type { Defect } from '#core/defects'
-import type { StripPlace } from '~/utils/strip'
 
 /** A pen side on and to scale, tip at the left: bushings, barrels, tubes, diameters above the ends, defects where they are. */
 const props = withDefaults(

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { isResin } from '#core/shelf'
 import { must, nth } from '#core/sure'
-import { barrelNames, type BarrelId } from '#core/barrel'
+import { barrelNames, type BarrelId, type StripPlace } from '#core/barrel'
 import { foundAt, type Defect, type DefectKind } from '#core/defects'
 import { stageAt, type Plan } from '#core/plan'
 import { parseLength, UnitError } from '#core/units'
 import { defects } from '#reference'
-import type { StripPlace } from '~/utils/strip'
 
 /** Noting a defect in three touches at most: what it looks like, where on the strip; the size has a usual value. */
 const props = withDefaults(defineProps<{ plan: Plan, step: string | null, looks?: readonly DefectKind[] }>(), { looks: () => [] })

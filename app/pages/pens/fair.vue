@@ -67,6 +67,7 @@ const finish = ({ pen }: ListedPen) => methods.method(pen.method)?.name ?? ''
       <h1>Fair</h1>
       <USelect v-model="chosen" :items="choices" size="xl" aria-label="Place" />
       <NuxtLink class="key" to="/pens/orders">Orders</NuxtLink>
+      <a class="key" :href="addressHere('/api/papers/prices.pdf')" target="_blank" rel="noopener">Price list</a>
     </header>
     <form v-if="chosen === NEW" class="sheet filled fields" aria-label="A new place" @submit.prevent="addPlace">
       <UFormField label="Name" required><UInput v-model="fresh.name" size="lg" maxlength="80" /></UFormField>

@@ -30,6 +30,7 @@ const print = () => window.print()
   <div v-if="pen && plan && traced" class="card figures">
     <p class="no-print ways">
       <NuxtLink class="key" :to="`/pens/${pen.id}`">Back to the plan</NuxtLink>
+      <NuxtLink class="key" :to="`/pens/${pen.id}/papers`">All its papers</NuxtLink>
       <button type="button" class="key next" @click="print">Print this card</button>
     </p>
     <article class="paper" aria-label="Cut and drill card">

@@ -110,6 +110,7 @@ const stepTitle = (id: string) =>
         </dl>
         <p class="save">
           <FieldCamera label="Add a picture" @taken="picture" />
+          <NuxtLink class="key" :to="`/pens/${pen.id}/papers`">Papers</NuxtLink>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.json`)" download>Save as JSON</a>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>

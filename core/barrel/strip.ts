@@ -1,5 +1,7 @@
-import { must, nth } from '#core/sure'
-import { diameterAt, fattest, finishedProfile, type Barrel, type BarrelId, type Fitting, type Profile, type Shape } from '#core/barrel'
+import { must, nth } from '../sure'
+import type { Barrel, BarrelId, Fitting } from './fitting'
+import { diameterAt, fattest, type Profile } from './profile'
+import { finishedProfile, type Shape } from './shape'
 
 /** A barrel as it lies on the strip, in mm from the strip's left edge. */
 export interface LaidBarrel {

@@ -1,0 +1,54 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Faces } from '../../server/papers/sheet'
+
+const file = (family: string, name: string) => `node_modules/@fontsource/${family}/files/${family}-latin-${name}-normal.woff`
+/** Where they lie. */
+export const faceFiles: Readonly<Record<keyof Faces, string>> = {
+  plain: file('atkinson-hyperlegible-next', '400'),
+  bold: file('atkinson-hyperlegible-next', '700'),
+  head: file('bricolage-grotesque', '700'),
+}
+/** The faces that papers are set in, as the packages have them. */
+export const faces: Faces = {
+  plain: readFileSync(faceFiles.plain), bold: readFileSync(faceFiles.bold), head: readFileSync(faceFiles.head),
+}
+
+/** Does something with a PDF as a file; the folder is gone after. */
+function withFile<T>(pdf: Buffer, work: (folder: string, file: string) => T): T {
+  const folder = mkdtempSync(join(tmpdir(), 'oxlip-pdf-'))
+  try {
+    const file = join(folder, 'paper.pdf')
+    writeFileSync(file, pdf)
+    return work(folder, file)
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+}
+
+/** What stands in a PDF, as poppler reads it: a program that is not ours. */
+export const textOf = (pdf: Buffer): string =>
+  withFile(pdf, (_, file) => execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }))
+
+/** The size of its pages, mm, and how many there are. */
+export function pagesOf(pdf: Buffer): { pages: number, width: number, height: number } {
+  const told = withFile(pdf, (_, file) => execFileSync('pdfinfo', [file], { encoding: 'utf8' }))
+  const [, width, height] = /Page size:\s+([\d.]+) x ([\d.]+) pts/.exec(told) ?? []
+  return { pages: Number(/Pages:\s+(\d+)/.exec(told)?.[1]), width: (Number(width) * 25.4) / 72, height: (Number(height) * 25.4) / 72 }
+}
+
+/** The faces that are in it. */
+export const facesIn = (pdf: Buffer): string => withFile(pdf, (_, file) => execFileSync('pdffonts', [file], { encoding: 'utf8' }))
+
+/** A picture of its first page: grey values row by row. */
+export function pictureOf(pdf: Buffer, dpi: number): { width: number, height: number, grey: Uint8Array } {
+  const file = withFile(pdf, (folder, file) => {
+    execFileSync('pdftoppm', ['-gray', '-singlefile', '-r', String(dpi), file, join(folder, 'page')])
+    return readFileSync(join(folder, 'page.pgm'))
+  })
+  const [, width, height] = /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(file.subarray(0, 40).toString('latin1')) ?? []
+  const size = Number(width) * Number(height)
+  return { width: Number(width), height: Number(height), grey: file.subarray(file.length - size) }
+}
