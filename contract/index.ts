@@ -1,3 +1,4 @@
+export type { TakenIn } from './archive'
 export type { Backups, BackupWay } from './backups'
 export type { DefectHistory, DefectPage, ListedDefect } from './defects'
 export type { DayHours, EveningsKept, KeptEvening } from './evenings'

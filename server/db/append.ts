@@ -70,7 +70,7 @@ function aheadOf({ ahead }: BenchEvent, { sentAt, receivedAt }: Batch): number |
 }
 
 /** Kinds of entries that can change the steps of a plan. */
-const CHANGES_PLAN = ['repair', 'coat', 'settle', 'undo']
+const CHANGES_PLAN = ['repair', 'coat', 'settle', 'return', 'undo']
 
 async function mend(trx: Knex, penId: string): Promise<void> {
   await trx('pens').where({ id: penId }).forUpdate().first('id')

@@ -42,6 +42,13 @@ export async function develop(bytes: Buffer, id: string = randomUUID()): Promise
   return { id, width: large.info.width, height: large.info.height, large: large.data, small: small.data }
 }
 
+/** The small picture of a large one, for rows. */
+export const smallOf = (large: Buffer): Promise<Buffer> =>
+  sharp(large, { limitInputPixels: MOST_PIXELS })
+    .resize({ width: SMALL, height: SMALL, fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 82 })
+    .toBuffer()
+
 /** Keeps a picture. One whose id is known already is not kept again. */
 export async function keepPhoto(knex: Knex, { large, small, ...photo }: Developed): Promise<PhotoRef> {
   await knex('photos').insert({ ...photo, large, small }).onConflict(['workshop_id', 'id']).ignore()

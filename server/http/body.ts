@@ -1,3 +1,5 @@
+import type { WriteStream } from 'node:fs'
+import { pipeline } from 'node:stream/promises'
 import { getRequestHeader, type H3Event } from 'h3'
 import { ValidationError, type AnySchema, type InferType } from 'yup'
 import { BodyError } from '../faults'
@@ -37,11 +39,26 @@ export async function readPicture(event: H3Event): Promise<Buffer> {
   return readBounded(event, MOST_PICTURE, 'This picture is over 15 MB. Choose a smaller one, or save it smaller first.')
 }
 
+/** Writes what is sent into a file, as it comes. @throws BodyError when it is too large or breaks off */
+export async function receiveFile(event: H3Event, file: WriteStream, most: number): Promise<void> {
+  try {
+    await pipeline(pieces(event, most, 'This file is larger than anything Oxlip takes in.'), file)
+  } catch (error) {
+    throw error instanceof BodyError ? error : new BodyError(408, 'This broke off. Send it again.')
+  }
+}
+
 async function readBounded(event: H3Event, most: number, says: string): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  for await (const chunk of pieces(event, most, says)) chunks.push(chunk)
+  return Buffer.concat(chunks)
+}
+
+/** What is sent, as it comes. @throws BodyError when it is too large, breaks off, or nothing more comes for long */
+async function* pieces(event: H3Event, most: number, says: string): AsyncGenerator<Buffer> {
   const tooLarge = () => new BodyError(413, says)
   if (Number(getRequestHeader(event, 'content-length') ?? 0) > most) throw tooLarge()
   const request = event.node.req
-  const chunks: Buffer[] = []
   let size = 0
   let waited = false
   const giveUp = setTimeout(() => {
@@ -53,7 +70,7 @@ async function readBounded(event: H3Event, most: number, says: string): Promise<
       giveUp.refresh()
       size += chunk.length
       if (size > most) throw tooLarge()
-      chunks.push(chunk)
+      yield chunk
     }
   } catch (error) {
     if (error instanceof BodyError) throw error
@@ -62,7 +79,6 @@ async function readBounded(event: H3Event, most: number, says: string): Promise<
   } finally {
     clearTimeout(giveUp)
   }
-  return Buffer.concat(chunks)
 }
 
 /**

@@ -1,5 +1,4 @@
 import { setResponseHeaders, type H3Event } from 'h3'
-import { useStorage } from 'nitropack/runtime'
 import { ownerDb } from '../db/connection'
 import { sheetOf, type Faces, type Paper, type Sheet } from '../papers/sheet'
 import { workshopOf } from './workshop'

@@ -1,3 +1,4 @@
+import { day } from '../../core/format'
 import type { Pen } from '../../contract'
 import type { Sheet } from './sheet'
 import { tag } from './tag'
@@ -23,7 +24,7 @@ export interface Label {
 
 /** The label of a pen, and what it is made of in one line. */
 export const labelOf = ({ mark, name, reason, due, asked }: Pen, made: string, inMoney: (minor: number) => string): Label => ({
-  mark, name, made, more: [reason, due && `due ${due}`, asked === null ? '' : inMoney(asked)].filter(Boolean).join(', '),
+  mark, name, made, more: [reason, due && `due ${day(due)}`, asked === null ? '' : inMoney(asked)].filter(Boolean).join(', '),
 })
 
 /** Labels in their places, from a place on (1 the first): a sheet that was begun goes on being used. */

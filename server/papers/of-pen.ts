@@ -1,6 +1,6 @@
 import { assemblyOf, barrelNames, cutSticks, storyStick, usualCut, type CutHabits } from '../../core/barrel'
 import type { Board } from '../../core/bench'
-import { capital, formatSpan, list } from '../../core/format'
+import { capital, day as dayOf, formatSpan } from '../../core/format'
 import { stepWords } from '../../core/plan'
 import type { UnitWords } from '../../core/units'
 import type { Pen } from '../../contract'
@@ -23,8 +23,8 @@ export function penHead(sheet: Sheet, { pen, board: { state: { plan } } }: Paper
   const wide = tag(sheet, pen.mark, sheet.margin, sheet.at(), 16)
   const x = sheet.margin + wide + 4
   const ends = sheet.words(pen.name, { x, y: sheet.at(), size: 17, face: 'head' })
-  const below = sheet.words(list([fitting.name, material.name, method.name]), { x, y: ends + 0.5 })
-  const why = [pen.reason, pen.due && `due ${pen.due}`].filter(Boolean).join(', ')
+  const below = sheet.words([fitting.name, material.name, method.name].join(', '), { x, y: ends + 0.5 })
+  const why = [pen.reason, pen.due && `due ${dayOf(pen.due)}`].filter(Boolean).join(', ')
   sheet.to((why ? sheet.words(why, { x, y: below }) : below) + 3)
 }
 
@@ -96,13 +96,11 @@ export function storyPaper(
   const [x, y] = [sheet.margin, sheet.at()]
   sheet.box(x, y, stick.total.value, 14, { fill: '#e5dfcf', line: '#55635a' })
   const marks = storyStick(fitting, stick)
+  // The first goes down the farthest, so that no line crosses the words of another.
   marks.forEach(({ at, says }, index) => {
-    const below = y + 18 + 4.4 * index
+    const below = y + 18 + 4.4 * (marks.length - 1 - index)
     sheet.line([x + at, y - 1.5], [x + at, below], 0.25, '#1c2b24')
-    const left = at < stick.total.value / 2
-    sheet.words(`${units.length(at, 1)} ${says}`, {
-      x: left ? x + at + 1 : x, y: below - 3.4, width: left ? 90 : at - 1, align: left ? 'left' : 'right', size: 8.5,
-    })
+    sheet.words(`${units.length(at, 1)} ${says}`, { x: x + at + 1, y: below - 3.4, width: sheet.width - sheet.margin - x - at, size: 8.5 })
   })
   sheet.to(y + 24 + 4.4 * marks.length)
   sheet.words('What goes where', { size: 13, face: 'head' })

@@ -36,7 +36,7 @@ const flat = (text: string) => text.replace(/\s+/g, ' ')
 it('a job card has every step with its box, what to cut and turn to, and the cautions, as another program reads it', async () => {
   const pdf = await paper(sheet => jobCard(sheet, { pen, board, units }))
   const text = flat(textOf(pdf))
-  for (const words of ['Damson, “north hedge”', 'C2', 'Harvest supper, due 2019-12-05', 'Cut length', 'Lower barrel', 'Upper barrel'])
+  for (const words of ['Damson, “north hedge”', 'C2', 'Harvest supper, due 5 Dec 2019', 'Cut length', 'Lower barrel', 'Upper barrel'])
     expect(text).toContain(words)
   const { traced } = board
   for (const piece of traced.stick.pieces) expect(text).toContain(units.length(piece.length.value, 1))

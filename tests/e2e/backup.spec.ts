@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import type { Pen, WholePen, WorkshopList } from '../../contract'
+import type { Pen, PenPage, WholePen, WorkshopList } from '../../contract'
 import { expect, test } from '../stand'
 
 test.use({ only: 'backup' })
@@ -54,4 +54,30 @@ test('everything is saved in one file from the screen; the bench reminds once it
     await page.reload()
     await expect(page.getByText(/^Saved last: \d\d:\d\d, from this page, \d+\.\d MB\.$/)).toBeVisible({ timeout: 2000 })
   }).toPass()
+})
+
+test('a workshop is carried elsewhere as an archive: saved from the demo, taken into one’s own, a damaged one refused', async ({
+  page, request,
+}) => {
+  const { workshops } = (await (await request.get('/api/workshops')).json()) as WorkshopList
+  const [own, demo] = (['own', 'demo'] as const).map(kind => workshops.find(one => one.kind === kind)!.id)
+  const archive = await (await request.get(`/api/archive?workshop=${demo}`)).body()
+  const marks = async (workshop: string | undefined) => {
+    const { pens } = (await (await request.get(`/api/pens?workshop=${workshop}&sort=marks&limit=200`)).json()) as PenPage
+    return pens.map(one => one.pen.mark)
+  }
+  const before = await marks(own)
+  await page.goto('/')
+  await page.evaluate(id => sessionStorage.setItem('oxlip-workshop', id), own!)
+  await page.goto('/shelf/backup')
+  const take = (buffer: Buffer) =>
+    page.getByLabel('Take an archive in').setInputFiles({ name: 'a.tar', mimeType: 'application/x-tar', buffer })
+  await take(archive.subarray(0, archive.length / 2))
+  await expect(page.getByText('This archive is cut off. Fetch it again.')).toBeVisible()
+  expect(await marks(own)).toEqual(before)
+  await take(archive)
+  await expect(page.getByText(/^Taken in: \d+ things new or newer/)).toBeVisible()
+  await expect.poll(async () => (await marks(own)).length).toBe(before.length + 14)
+  await take(archive)
+  await expect(page.getByText('All of it was here already.')).toBeVisible()
 })

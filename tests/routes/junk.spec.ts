@@ -19,6 +19,7 @@ const AT_ONCE = 6
 
 /** Pictures, and what asks for nothing but itself. */
 const WITHOUT = [
+  'POST /api/archive',
   'POST /api/blanks/[id]/uncut', 'POST /api/evenings/calendar', 'POST /api/photos', 'POST /api/shelf/usual', 'POST /api/workshops/demo',
   'PUT /api/photos/[id]', 'PUT /api/workshops/demo',
 ]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { tableNames, type Backups, type CsvDialect, type TableName } from '#contract'
-import { decimal } from '#core/format'
+import { counted, decimal } from '#core/format'
 
 /** All that is kept, saved in one file, and how it is put back. */
 useHead({ title: 'Backup and files · Oxlip' })
@@ -22,6 +22,28 @@ const dialects = [
 ]
 /** The file comes after a while: what stands here is asked for again when one comes back to the page. */
 const asked = ref(false)
+/** An archive that is taken in, and what came of it. */
+const taking = ref(false)
+const taken = shallowRef<{ says: string, bad: boolean }>()
+async function takeArchive(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  taking.value = true
+  taken.value = undefined
+  try {
+    const told = await sendArchive(file)
+    const count = Object.values(told.changed).reduce((sum, one) => sum + one, 0) + told.photos
+    const came = `Taken in: ${counted(count, 'thing')} new or newer, of ${told.rows}. Lists follow in a moment.`
+    taken.value = { says: count ? came : 'All of it was here already.', bad: false }
+  } catch (error) {
+    const answer = refused(error)
+    taken.value = { says: answer.fields.archive ?? answer.message, bad: true }
+  } finally {
+    taking.value = false
+    input.value = ''
+  }
+}
 </script>
 
 <template>
@@ -52,6 +74,21 @@ const asked = ref(false)
         >{{ TABLES[table] }}</a>
       </p>
     </section>
+    <section class="sheet" aria-labelledby="carry">
+      <h2 id="carry">Carry this workshop elsewhere</h2>
+      <p>
+        An archive is this workshop alone: rows as JSON Lines with their schema, pictures beside, in one tar file that any program can
+        read. Taken in, it adds what is not here yet; what is here stays, but where the archive has it newer. Twice is as once.
+      </p>
+      <p class="ways">
+        <a class="key" :href="addressHere('/api/archive')" download>Save as an archive</a>
+        <label class="key" :class="{ busy: taking }">
+          {{ taking ? 'Taking it in ...' : 'Take an archive in' }}
+          <input class="sr-only" type="file" accept=".tar,application/x-tar" :disabled="taking" @change="takeArchive">
+        </label>
+      </p>
+      <p v-if="taken" :class="{ harm: taken.bad }" role="status">{{ taken.says }}</p>
+    </section>
     <section class="sheet" aria-labelledby="back">
       <h2 id="back">Put it back</h2>
       <p>In Oxlip’s folder, while Oxlip is stopped. What is there already is kept under another name:</p>
@@ -70,6 +107,7 @@ const asked = ref(false)
 <style scoped>
 .saving { display: grid; grid-template-columns: minmax(0, 44rem); gap: 1rem; }
 section { display: grid; justify-items: start; gap: 0.6rem; padding: 1rem 1.25rem; }
+.busy { opacity: 0.55; }
 .ways { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 1rem; }
 pre { max-width: 100%; overflow-x: auto; padding: 0.5rem 0.8rem; border: 1px solid var(--line); border-radius: 6px; }
 pre { font: 1rem var(--font-mono); }
