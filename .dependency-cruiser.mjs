@@ -21,6 +21,7 @@ const CORE = {
   findings: ['defects', 'sure'],
   money: ['abrasives', 'figures', 'plan'],
   orders: ['bench', 'sure'],
+  stock: ['sure'],
   simulate: ['bench', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */

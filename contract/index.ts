@@ -12,5 +12,6 @@ export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen
 export type { Refusal } from './refusal'
 export type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from './routes'
 export { csvDialects, tableNames, type CsvDialect, type TableName } from './tables'
+export type { StockMove, Supplies } from './supplies'
 export type { WorkshopEntry, WorkshopList } from './workshops'
 export type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'

@@ -7,6 +7,7 @@ import type {
   BitChange,
   BlankInput,
   BottleChange,
+  Bought,
   BroughtQuery,
   CourseQuery,
   CustomerChange,
@@ -35,6 +36,7 @@ import type {
   ReadingInput,
   ShelfChange,
   ShelfFittingInput,
+  SupplyChange,
   WaitsQuery,
   Workshop,
   WorkshopChange,
@@ -49,6 +51,7 @@ import type {
 } from './findings'
 import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './orders'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
+import type { Supplies } from './supplies'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
 
@@ -133,6 +136,9 @@ export interface Routes {
   'PUT /api/shelf/bottle': { body: BottleChange, answer: Shelf }
   'POST /api/shelf/own': { body: OwnAbrasive, answer: Shelf }
   'POST /api/shelf/usual': { answer: Shelf }
+  'GET /api/supplies': { answer: Supplies }
+  'PUT /api/supplies': { body: SupplyChange, answer: Supplies }
+  'POST /api/supplies/bought': { body: Bought, answer: Supplies }
   'GET /api/workshop': { answer: Workshop }
   'GET /api/customers': { query: CustomerQuery, answer: Customer[] }
   'POST /api/customers': { body: NewCustomer, answer: Customer }

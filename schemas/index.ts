@@ -30,6 +30,7 @@ export {
   type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
 } from './order'
 export { labelsQuerySchema, paperQuerySchema } from './paper'
+export { boughtSchema, supplySchema, type Bought, type SupplyChange } from './supply'
 export { asPlan } from './plan'
 export {
   airReadingSchema,

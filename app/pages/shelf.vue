@@ -7,6 +7,7 @@ const parts = [
   ['/shelf/fittings', 'Fittings and bits'],
   ['/shelf/blanks', 'Blanks'],
   ['/shelf/cutting', 'Cutting'],
+  ['/shelf/buy', 'What to buy'],
   ['/shelf/prices', 'Prices'],
   ['/shelf/devices', 'Devices'],
   ['/shelf/backup', 'Backup and files'],

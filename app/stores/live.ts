@@ -24,6 +24,7 @@ export const useLive = defineStore('live', () => {
   const findings = useFindings()
   const prices = usePrices()
   const orders = useOrders()
+  const supplies = useSupplies()
   const time = useRightTime()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
@@ -185,7 +186,7 @@ export const useLive = defineStore('live', () => {
     },
     air: () => workshop.breathe(),
     workshop: () => workshop.breathe(),
-    shelf: () => Promise.all([workshop.loadShelf(), prices.refresh()]),
+    shelf: () => Promise.all([workshop.loadShelf(), prices.refresh(), supplies.refresh()]),
     fittings: () => stock.loadFittings(),
     blanks: () => stock.loadBlanks(),
     bits: () => stock.loadBits(),

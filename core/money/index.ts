@@ -1,5 +1,5 @@
 export { askingPrices } from './asking'
 export { costParts, penCost, type Costed, type CostPart } from './cost'
 export {
-  abrasivePrice, blankPrice, isPriceName, materialPrice, setPrice, type Prices,
+  abrasivePrice, blankPrice, bottlePrice, isPriceName, materialPrice, setPrice, type Prices,
 } from './prices'

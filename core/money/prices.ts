@@ -13,6 +13,9 @@ export const blankPrice = (blank: string): string => `blank:${blank}`
 /** The name of the price of one sheet, or one pad. */
 export const abrasivePrice = (abrasive: string): string => `abrasive:${abrasive}`
 
+/** What a product is called where things that are bought are spoken of; the price of a bottle stands with the bottle. */
+export const bottlePrice = (product: string): string => `bottle:${product}`
+
 /** Whether something is the name of a price. */
 export const isPriceName = (name: string): boolean =>
   wholePrices.includes(name) || /^(fitting|material|blank|abrasive):[\w-]{1,80}$/.test(name)

@@ -7,6 +7,7 @@ export type Field = FieldType | `${FieldType}?`
 export interface Kind {
   /** The table. */
   kind: string
+  /** Its fields, and what stands in each. */
   fields: Readonly<Record<string, Field>>
   /** By what a row is the same as one that is there. */
   key: readonly string[]
@@ -38,7 +39,7 @@ export const kinds: readonly Kind[] = [
     fields: {
       item: 'text', put_at: 'moment', worn: 'number', count: 'integer?', wet: 'yes or no?', dry: 'yes or no?', opened: 'day?',
       closed: 'yes or no', keeps: 'integer?', price: 'integer?', sealed: 'integer', left_ml: 'number?', size_ml: 'number?',
-      left_at: 'moment?', label: 'json', gone: 'yes or no',
+      left_at: 'moment?', label: 'json', gone: 'yes or no', counted_at: 'moment',
     },
   },
   { kind: 'bits', key: ['diameter'], order: 'diameter', fields: { diameter: 'number', count: 'integer' } },
@@ -89,6 +90,11 @@ export const kinds: readonly Kind[] = [
     fields: { trial_id: id, place: 'integer', pen_id: id, way: 'text' },
   },
   { kind: 'prices', key: ['what'], order: 'what', fields: { what: 'text', minor: 'integer' } },
+  { kind: 'supplies', key: ['what'], order: 'what', fields: { what: 'text', source: 'text', pack: 'integer' } },
+  {
+    kind: 'stock_log', key: ['id'], order: 'at, id', fixed: true,
+    fields: { id, what: 'text', how: 'text', at: 'moment', was: 'number?', now: 'number?', pieces: 'integer?', each: 'integer?' },
+  },
   { kind: 'customers', key: ['id'], order: 'id', fields: { id, name: 'text', reach: 'text', remark: 'text', version } },
   {
     kind: 'places', key: ['id'], order: 'made, id',

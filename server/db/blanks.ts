@@ -2,8 +2,10 @@ import { must } from '../../core/sure'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { ShelfBlank } from '../../contract'
+import { blankPrice } from '../../core/money'
 import type { BlankInput, ReadingInput } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
+import { noteCount } from './stock-log'
 import { leftOf, usedBoards, usedSticks } from './used'
 
 type Row = Omit<ShelfBlank, 'readings' | 'board' | 'cutFrom'> & {
@@ -80,6 +82,7 @@ export async function changeBlank(knex: Knex, id: string, { version = 0, ...want
   const now = await readBlank(knex, id)
   if (!now) throw new NotFoundError('There is no such blank.')
   if (!changed) throw new ConflictError('This blank was changed on another device. Look at it as it is now, then change it again.', now)
+  if (before) await noteCount(knex, blankPrice(id), before.count, now.count)
   return now
 }
 

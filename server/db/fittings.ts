@@ -3,8 +3,10 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { ShelfFitting } from '../../contract'
 import type { Fitting } from '../../core/barrel'
+import { setPrice } from '../../core/money'
 import type { ShelfFittingInput } from '../../schemas'
 import { ConflictError, NotFoundError } from '../faults'
+import { noteCount } from './stock-log'
 import { leftOf, usedSets, type Used } from './used'
 
 interface Row {
@@ -60,6 +62,7 @@ export async function changeFitting(knex: Knex, id: string, wanted: ShelfFitting
     .update({ body: bodyOf(wanted), ...counted, bushings: wanted.bushings, version: (wanted.version ?? 0) + 1, gone: false })
   const now = await readFitting(knex, id)
   if (!now) throw new NotFoundError('There is no such fitting.')
+  if (changed && before) await noteCount(knex, setPrice(id), before.sets, now.sets)
   if (!changed) throw new ConflictError('This fitting was changed on another device. Look at it as it is now, then change it again.', now)
   return now
 }

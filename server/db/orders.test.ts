@@ -160,6 +160,26 @@ it('what such pens brought: of the same in all, else of fitting and wood, else o
   expect(await sell(apple, 4000)).toEqual(['fitting and material', 4000])
   expect(await sell(same, 5000)).toEqual(['all', 5000])
 })
+it('two who change an order and enter its pen at once do not wait for each other in a ring', async () => {
+  const knex = database.knex()
+  const pen = await penOf('A1')
+  const { order } = await addOrder(knex, 'metric', orderOf([line({ pen: pen.id })]))
+  const { number: _, made: __, handed: ___, id, version: ____, ...kept } = order
+  const back: Entry = { kind: 'return', payload: { why: 'given back', paid: null, words: '' } }
+  // It goes and comes back: each time the order is over, and open again.
+  async function entered() {
+    for (let second = 10; second < 50; second++) await enter(pen.id, `2019-12-01T10:00:${second}.000Z`, second % 2 ? back : leaving())
+  }
+  async function changed() {
+    for (let index = 0; index < 40; index++) {
+      const { order: { version } } = await readOrder(knex, 'metric', id)
+      const change = { ...kept, version, remark: `change ${index}` }
+      await knex.transaction(trx => changeOrder(trx, 'metric', id, change))
+    }
+  }
+  await Promise.all([entered(), changed()])
+  expect((await readOrder(knex, 'metric', id)).order).toMatchObject({ handed: false, remark: 'change 39' })
+})
 it('a damaged order is passed over and stops none of the others', async () => {
   const knex = database.knex()
   const [bad, good] = [orderOf([line()]), orderOf([line()])]

@@ -83,6 +83,7 @@ export async function addOrder(knex: Knex, units: UnitSystem, { lines, ...wanted
   // Numbers are given one after the other.
   await knex('workshop').forUpdate().first('version')
   if (await knex('orders').where({ id: wanted.id }).first('id')) return readOrder(knex, units, wanted.id)
+  await holdPens(knex, wanted.id, lines)
   const found: { last: number | null } | undefined = await knex('orders').first(knex.raw('max(number) as last'))
   await refuseUnknown(knex, wanted.id, wanted.customer, lines)
   await knex('orders').insert({ ...columns(wanted), id: wanted.id, number: (found?.last ?? 0) + 1 })
@@ -94,6 +95,7 @@ export async function addOrder(knex: Knex, units: UnitSystem, { lines, ...wanted
 export async function changeOrder(
   knex: Knex, units: UnitSystem, id: string, { version, lines, ...wanted }: OrderChange,
 ): Promise<ListedOrder> {
+  await holdPens(knex, id, lines)
   await refuseUnknown(knex, id, wanted.customer, lines)
   const changed = await knex('orders').where({ id, version }).update({ ...columns(wanted), version: version + 1 })
   if (!changed) {
@@ -103,6 +105,16 @@ export async function changeOrder(
   await knex('order_lines').where({ order_id: id }).delete()
   await putLines(knex, { id, promised: wanted.promised }, lines)
   return readOrder(knex, units, id)
+}
+
+/**
+ * Holds the pens that stand for an order, and those that are to, in their order: whoever enters something of a pen holds it before its
+ * order, so that the two do not wait for each other in a ring.
+ */
+async function holdPens(knex: Knex, order: string, lines: readonly OrderLine[]): Promise<void> {
+  const before: string[] = await knex('order_lines').where({ order_id: order }).whereNotNull('pen_id').pluck('pen_id')
+  const pens = [...new Set([...before, ...lines.flatMap(line => line.pen ?? [])])]
+  await knex('pens').whereIn('id', pens).orderBy('id').forUpdate().select('id')
 }
 
 const columns = ({ kind, customer, promised, deposit, remark, calledOff }: Omit<NewOrder, 'id' | 'lines'>) =>

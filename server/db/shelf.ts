@@ -1,11 +1,14 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { betweenMarks } from '../../core/abrasives'
+import { abrasivePrice, bottlePrice } from '../../core/money'
 import { grainOf, type BaseWait, type Bottle, type Product, type Shelf, type ShelfAbrasive, type WaitPurpose } from '../../core/shelf'
 import { abrasives, products, usualAbrasives, usualProducts } from '../../reference'
 import type { BottleChange, OwnAbrasive, ShelfChange } from '../../schemas'
 import { FieldsError, StoredError } from '../faults'
 import { usedSince } from './learnt'
+import { noteCount } from './stock-log'
+import { usedSheets } from './used'
 
 interface ItemRow {
   item: string
@@ -54,21 +57,23 @@ function markOf(id: string): ShelfAbrasive {
 export async function readShelf(knex: Knex): Promise<Shelf> {
   const rows: ItemRow[] = await knex('shelf_items').where({ gone: false }).select('item', 'worn', 'count', 'wet', 'dry')
   const there = new Map(rows.map(row => [row.item, row]))
+  const used = await usedSheets(knex)
   return {
     abrasives: (await allAbrasives(knex)).flatMap((abrasive) => {
       const row = there.get(abrasive.id)
-      return row ? [asUsed(abrasive, row)] : []
+      return row ? [asUsed(abrasive, row, used.get(abrasive.id) ?? 0)] : []
     }),
     products: await withBottles(knex),
   }
 }
 
-const asUsed = (abrasive: ShelfAbrasive, { worn, count, wet, dry }: ItemRow): ShelfAbrasive => ({
+/** An abrasive as the turner has it: of its sheets those that were used up since they were counted are gone. */
+const asUsed = (abrasive: ShelfAbrasive, { worn, count, wet, dry }: ItemRow, used: number): ShelfAbrasive => ({
   ...abrasive,
   wet: wet ?? abrasive.wet,
   dry: dry ?? abrasive.dry,
   ...(worn ? { worn } : {}),
-  ...(count === null ? {} : { count }),
+  ...(count === null ? {} : { count: Math.max(0, count - Math.floor(used)) }),
 })
 
 const BOTTLE = ['item', 'closed', 'keeps', 'left_ml', 'left_at', 'size_ml', 'sealed', 'price', 'label']
@@ -125,6 +130,10 @@ export async function changeBottle(knex: Knex, { item, left, size, ...said }: Bo
     ...(size === undefined ? {} : { size_ml: size }),
     ...(said.opened && said.closed === undefined ? { closed: false } : said.closed ? { opened: null } : {}),
   }
+  if (left !== undefined) {
+    const before = (await readShelf(knex)).products.find(one => one.id === item)?.bottle?.left
+    await noteCount(knex, bottlePrice(item), before === undefined ? null : Math.round(before * 10) / 10, left)
+  }
   if (Object.keys(columns).length && !(await knex('shelf_items').where({ item, gone: false }).update(columns)))
     throw new FieldsError({ item: 'Put it on the shelf first.' })
   return readShelf(knex)
@@ -135,7 +144,14 @@ export async function changeBottle(knex: Knex, { item, left, size, ...said }: Bo
  * gone: put back, it is as it was.
  */
 export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChange): Promise<Shelf> {
-  const said = Object.fromEntries(Object.entries(how).filter(([, value]) => value !== undefined))
+  const said = {
+    ...Object.fromEntries(Object.entries(how).filter(([, value]) => value !== undefined)),
+    ...(how.count === undefined ? {} : { counted_at: knex.fn.now() }),
+  }
+  if (there && how.count !== undefined) {
+    const before = (await readShelf(knex)).abrasives.find(one => one.id === item)?.count ?? null
+    await noteCount(knex, abrasivePrice(item), before, how.count)
+  }
   if (there) await knex('shelf_items').insert({ item, ...said }).onConflict(['workshop_id', 'item']).merge({ ...said, gone: false })
   else await knex('shelf_items').where({ item }).update({ gone: true })
   return readShelf(knex)

@@ -48,5 +48,12 @@ export const usedSets = async (knex: Knex, ids: readonly string[]): Promise<Used
     ) as used
     from fittings where fittings.id = any(?)`, [[...ids]]))
 
+/** Sheets that grits have worn out since each kind was counted, in parts of one; pads, which are rinsed, wear none. */
+export const usedSheets = async (knex: Knex): Promise<Used> =>
+  asUsed(await knex.raw(`
+    select item as id, coalesce(sum((facts.body->>'uses')::float8), 0) as used
+    from shelf_items join facts on facts.kind = 'sheet' and facts.about = shelf_items.item and facts.at > shelf_items.counted_at
+    where not shelf_items.gone and shelf_items.count is not null group by item`))
+
 /** What is left of a count. */
 export const leftOf = (counted: number, used: Used, id: string): number => Math.max(0, counted - (used.get(id) ?? 0))

@@ -50,6 +50,8 @@ beforeEach(async () => {
   await theirs('evening_plans').insert({ day: '2019-11-30', first: '{}', latest: '{}' })
   await theirs('evening_calendars').insert({ secret: 'theirs' })
   await theirs('prices').insert({ what: 'hour', minor: 1 })
+  await theirs('supplies').insert({ what: 'bottle:thin-ca', source: 'x', pack: 1 })
+  await theirs('stock_log').insert({ id: PHOTO, what: 'bottle:thin-ca', how: 'bought' })
   await theirs('learnt_aside').insert({ what: 'even' })
   await theirs('trials').insert({ id: PHOTO, seed: 1, body: '{}' })
   await theirs('trial_pens').insert({ trial_id: PHOTO, place: 0, pen_id: (await theirs('pens').first('id'))!.id, way: 'x' })

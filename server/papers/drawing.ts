@@ -3,8 +3,11 @@ import type { Sheet } from './sheet'
 
 /** A pen to be drawn: its fitting, its shapes, and the colour of its wood. */
 export interface DrawnPen {
+  /** Its metal parts. */
   fitting: Fitting
+  /** Its shapes where they are not the usual ones. */
   shapes?: Partial<Record<BarrelId, Shape>>
+  /** The colour of its wood. */
   colour: string
 }
 

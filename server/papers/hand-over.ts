@@ -7,7 +7,9 @@ import type { Sheet } from './sheet'
 
 /** What a card that goes with a pen is made from. */
 export interface HandedPen {
+  /** Its row. */
   pen: Pen
+  /** What follows from its plan and its log. */
   board: Board
   /** Where the wood is from, as it was told; empty where nobody said. */
   story: string

@@ -14,7 +14,9 @@ export type LabelSheet = keyof typeof labelSheets
 
 /** What stands on the label of a bag. */
 export interface Label {
+  /** Its witness mark. */
   mark: string
+  /** What the turner calls it. */
   name: string
   /** What it is made of and how. */
   made: string

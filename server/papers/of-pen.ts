@@ -12,8 +12,11 @@ import { tag } from './tag'
 
 /** What the papers of one pen are made from. */
 export interface PaperPen {
+  /** Its row. */
   pen: Pen
+  /** What follows from its plan and its log. */
   board: Board
+  /** The units its turner reads. */
   units: UnitWords
 }
 

@@ -22,14 +22,17 @@ export interface Setting {
   size?: number
   /** In which face. */
   face?: keyof Faces
+  /** To which side; the left where nothing is said. */
   align?: 'left' | 'right' | 'center'
+  /** In which colour. */
   colour?: string
 }
 
 /** A sheet of paper that is drawn on, in mm from its top left corner. */
 export interface Sheet {
-  /** Its size, mm. */
+  /** How wide it is, mm. */
   width: number
+  /** How tall it is, mm. */
   height: number
   /** What is left free at its edges, mm. */
   margin: number
@@ -43,10 +46,13 @@ export interface Sheet {
   to: (y: number) => void
   /** Begins a new page where less than this is left, mm. */
   needs: (mm: number) => void
+  /** A straight line. */
   line: (from: readonly [number, number], to: readonly [number, number], width?: number, colour?: string) => void
+  /** A box, filled or not. */
   box: (x: number, y: number, width: number, height: number, drawn?: { fill?: string, line?: string, weight?: number }) => void
   /** An outline in mm about its own nought, put at a place, larger or smaller. */
   path: (path: string, drawn: { x: number, y: number, scale?: number, fill?: string, line?: string, weight?: number }) => void
+  /** Begins a new page. */
   page: () => void
   /** The whole as PDF. */
   end: () => Promise<Buffer>
@@ -56,6 +62,7 @@ export interface Sheet {
 export interface Paper {
   /** What it is, for whoever lists files. */
   title: string
+  /** What it is set in. */
   faces: Faces
   /** When it was made: the same paper made again at the same time is the same file. */
   made: Date

@@ -6,7 +6,9 @@ export interface Column {
   title?: string
   /** How wide, mm. */
   width: number
+  /** To which side. */
   align?: 'left' | 'right'
+  /** Whether its words matter most. */
   bold?: true
 }
 

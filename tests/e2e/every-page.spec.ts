@@ -44,6 +44,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['devices', '/shelf/devices', '.stand'],
     ['backup', '/shelf/backup', 'pre'],
     ['prices', '/shelf/prices', '.fields'],
+    ['what to buy', '/shelf/buy', 'section li'],
     ['defects', '/pens/defects', '.rows'],
     ['gallery', '/pens/gallery', '.gallery li'],
     ['orders', '/pens/orders', '.order'],

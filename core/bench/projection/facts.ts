@@ -58,8 +58,8 @@ export type Fact = Dated & (
   | { kind: 'usual', about: 'pens', evidence: Readonly<Record<string, boolean>> }
   /** What a coat took from a bottle, ml. */
   | { kind: 'use', about: string, ml: number }
-  /** An abrasive that was worked with: seconds on it, and how many pieces that took. */
-  | { kind: 'sheet', about: string, step: StepId, seconds: number, pieces: number }
+  /** An abrasive that was worked with: seconds on it, how many pieces were in hand, and what of their lives that took, in pieces. */
+  | { kind: 'sheet', about: string, step: StepId, seconds: number, pieces: number, uses: number }
   /** A defect: what it was, why, how it was mended and how that went; the kind of step it was found at, if any was left. */
   | { kind: 'defect', about: DefectKind, defect: ProjectedDefect, found: StepKind | null }
   /** A diameter that was measured, mm. */
@@ -145,7 +145,7 @@ function sheetFacts({ state, traced }: Board): Fact[] {
   return state.steps.filter(isDone).flatMap(({ step, at }): Fact[] => {
     const grit = grits.get(step.id)
     return grit && isGrit(step)
-      ? [{ kind: 'sheet', about: step.abrasive.id, at, step: step.id, seconds: grit.seconds, pieces: grit.pieces }]
+      ? [{ kind: 'sheet', about: step.abrasive.id, at, step: step.id, seconds: grit.seconds, pieces: grit.pieces, uses: grit.uses }]
       : []
   })
 }

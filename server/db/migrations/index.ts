@@ -17,6 +17,7 @@ import * as told from './0015-told'
 import * as backups from './0016-backups'
 import * as prices from './0017-prices'
 import * as orders from './0018-orders'
+import * as supplies from './0019-supplies'
 
 interface Migration {
   name: string
@@ -43,6 +44,7 @@ const migrations: Migration[] = [
   { name: '0016-backups', ...backups },
   { name: '0017-prices', ...prices },
   { name: '0018-orders', ...orders },
+  { name: '0019-supplies', ...supplies },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -1,0 +1,2 @@
+export { whatToBuy, type BuyAt, type ToBuy, type Wanted } from './buy'
+export { priceOfNext, type Lot } from './lots'

@@ -1,0 +1,44 @@
+import type { Knex } from 'knex'
+import { priceOfNext, type Lot } from '../../core/stock'
+import { leftOf, usedBoards, usedSets, usedSheets, usedSticks, type Used } from './used'
+
+/** What of each kind of thing is left, by id: counts less what was used. */
+const LEFT: Readonly<Record<string, (knex: Knex, ids: readonly string[]) => Promise<ReadonlyMap<string, number>>>> = {
+  fitting: async (knex, ids) => left(await knex('fittings').whereIn('id', ids).select('id', 'sets as count'), await usedSets(knex, ids)),
+  async blank(knex, ids) {
+    const rows: { id: string, count: number, board: boolean }[] = await knex('blanks').whereIn('id', ids).select('id', 'count', 'board')
+    const [sticks, boards] = [await usedSticks(knex, ids), await usedBoards(knex, ids)]
+    return left(rows, new Map(rows.map(({ id, board }) => [id, (board ? boards : sticks).get(id) ?? 0])))
+  },
+  async abrasive(knex, ids) {
+    const rows: { id: string, count: number }[]
+      = await knex('shelf_items').whereIn('item', ids).whereNotNull('count').select('item as id', 'count')
+    const used = await usedSheets(knex)
+    return left(rows, new Map([...used].map(([id, pieces]) => [id, Math.floor(pieces)])))
+  },
+}
+const left = (rows: readonly { id: string, count: number }[], used: Used): Map<string, number> =>
+  new Map(rows.map(({ id, count }) => [id, leftOf(count, used, id)]))
+
+/**
+ * What the next piece costs of each thing that was bought in lots, the oldest first: those that are left are the newest ones. By the name
+ * of its price, in minor units.
+ */
+export async function lotPrices(knex: Knex): Promise<Record<string, number>> {
+  const rows: { what: string, count: number, each: number | null }[] = await knex('stock_log')
+    .where({ how: 'bought' }).orderBy(['what', 'at', 'id']).select('what', 'pieces as count', 'each')
+  const lots = new Map<string, Lot[]>()
+  for (const { what, ...lot } of rows) lots.set(what, [...(lots.get(what) ?? []), lot])
+  const prices: Record<string, number> = {}
+  for (const [kind, leftBy] of Object.entries(LEFT)) {
+    const ids = [...lots.keys()].flatMap(what => (what.startsWith(`${kind}:`) ? [what.slice(kind.length + 1)] : []))
+    const there = ids.length ? await leftBy(knex, ids) : new Map<string, number>()
+    for (const id of ids) {
+      const own = lots.get(`${kind}:${id}`) ?? []
+      const bought = own.reduce((sum, lot) => sum + lot.count, 0)
+      const price = priceOfNext(own, Math.max(0, bought - (there.get(id) ?? 0)), 1)
+      if (price !== null) prices[`${kind}:${id}`] = price
+    }
+  }
+  return prices
+}
