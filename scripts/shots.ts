@@ -1,4 +1,3 @@
-import { must } from '../core/sure'
 import { mkdirSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { season } from '../tests/support/season'
@@ -42,13 +41,13 @@ await main(() =>
       { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
       { name: 'pen-what-if', path: `${at('D1', '/what-if')}?with=depth.80,hurry`, ready: 'tbody td', first: playedThrough },
       { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
-      { name: 'pen-why', path: at('C2', '/work'), ready: '.title', first: whiteDots },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'methods', path: '/methods', ready: 'article' },
       { name: 'evenings', path: '/evenings', ready: '.chart', first: rested },
       { name: 'together', path: '/', ready: '.rows', first: togetherFirst },
       { name: 'blanks', path: '/shelf/blanks', ready: 'h2' },
-      { name: 'cutting', path: '/shelf/cutting', ready: '.laid' },
+      { name: 'orders', path: '/pens/orders', ready: '.order' },
+      { name: 'buy', path: '/shelf/buy', ready: 'section li' },
       { name: 'phone-work', path: at('C2', '/work'), ready: '.title', size: PHONE },
       // The last of them, since it makes two winters of pens.
       { name: 'findings', path: '/findings?of=chip&by=tool', ready: '.asking section tbody button', first: twoWinters },
@@ -75,16 +74,6 @@ await main(() =>
     }
   }),
 )
-
-/** A defect that is noted, judged and about to be mended. */
-async function whiteDots(page: Page) {
-  await page.keyboard.press('w')
-  await page.getByText('White dots', { exact: false }).first().click()
-  const strip = page.getByRole('img', { name: /tap where the defect is/ })
-  const box = must(await strip.boundingBox(), 'the strip is on the screen')
-  await strip.click({ position: { x: box.width * 0.3, y: box.height * 0.6 } })
-  await page.getByRole('list', { name: /Causes/ }).waitFor()
-}
 
 /** The finish panel, once its choices are worked out. */
 async function openFinish(page: Page) {

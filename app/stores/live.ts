@@ -21,10 +21,6 @@ export const useLive = defineStore('live', () => {
   const stock = useStock()
   const methods = useMethods()
   const evenings = useEveningsKept()
-  const findings = useFindings()
-  const prices = usePrices()
-  const orders = useOrders()
-  const supplies = useSupplies()
   const time = useRightTime()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
@@ -179,14 +175,17 @@ export const useLive = defineStore('live', () => {
   /** Pens in work stand on the bench; planned ones are in the evenings, where somebody looks at those. */
   const isWanted = (stage: ListedPen['summary']['stage']) => stage === 'in work' || (stage === 'planned' && evenings.kept !== undefined)
 
-  /** What is done about a change of each kind. */
+  /** What is done about a change of each kind. Stores that few pages have come when they are wanted: the first load stays light. */
   const fetchers: Record<ChangedKind, (ref: string) => Promise<unknown>> = {
     pen: async (id) => {
       if (bench.kept.has(id)) await bench.fetchPen(id)
     },
     air: () => workshop.breathe(),
     workshop: () => workshop.breathe(),
-    shelf: () => Promise.all([workshop.loadShelf(), prices.refresh(), supplies.refresh()]),
+    shelf: async () => {
+      const [{ usePrices }, { useSupplies }] = await Promise.all([import('./prices'), import('./supplies')])
+      await Promise.all([workshop.loadShelf(), usePrices().refresh(), useSupplies().refresh()])
+    },
     fittings: () => stock.loadFittings(),
     blanks: () => stock.loadBlanks(),
     bits: () => stock.loadBits(),
@@ -195,9 +194,10 @@ export const useLive = defineStore('live', () => {
       if (evenings.kept) await evenings.load()
     },
     findings: async () => {
-      await Promise.all([findings.refresh(), workshop.learn()])
+      const { useFindings } = await import('./findings')
+      await Promise.all([useFindings().refresh(), workshop.learn()])
     },
-    orders: () => orders.refresh(),
+    orders: async () => (await import('./orders')).useOrders().refresh(),
   }
   /** Fetches what was changed, each once. The number moves on only when all of it has come, so that a lost answer is asked for again. */
   async function catchUp(changes: readonly Change[], upTo: number) {

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import type { BuildFit } from '#core/film'
 import type { AirReading } from '#core/climate'
-import { sandingClass, type Material, type Shelf } from '#core/shelf'
+import { format } from 'date-fns'
+import { sandingClass, type Material, type Product, type Shelf } from '#core/shelf'
 import { money } from '#core/format'
 import { unitWords } from '#core/units'
 import type { WorkshopLearnt } from '#contract'
@@ -61,6 +62,14 @@ export const useWorkshop = defineStore('workshop', () => {
   async function sayBottle(bottle: BottleChange) {
     shelf.value = await onShelf(() => api('PUT /api/shelf/bottle', { body: bottle }))
   }
+  /** The next bottle of a product is opened today: it is full, and one fewer is sealed. */
+  async function openBottle({ id, bottle = {} }: Product) {
+    const sealed = bottle.opened === null ? bottle.sealed : Math.max(0, (bottle.sealed ?? 0) - 1)
+    await sayBottle({
+      item: id, opened: format(new Date(), 'yyyy-MM-dd'), closed: false,
+      ...(sealed === undefined ? {} : { sealed }), ...(bottle.size ? { left: bottle.size } : {}),
+    })
+  }
   async function addOwnAbrasive(wanted: OwnAbrasive) {
     shelf.value = await onShelf(() => api('POST /api/shelf/own', { body: wanted }))
   }
@@ -77,6 +86,7 @@ export const useWorkshop = defineStore('workshop', () => {
     breathe,
     readAir,
     sayBottle,
+    openBottle,
     learntOf,
     units, currency, inMoney,
     load,

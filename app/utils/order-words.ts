@@ -1,4 +1,5 @@
 import { addSeconds, format } from 'date-fns'
+import { counted } from '#core/format'
 import type { BroughtBefore, ListedOrder, ListedPen } from '#contract'
 import type { Gone, Return } from '#core/bench'
 import { standingOf, type OrderStanding, type OrderedPen, type Trouble } from '#core/orders'
@@ -84,6 +85,6 @@ export function broughtWords({ by, brought }: BroughtBefore, inMoney: (minor: nu
   if (!by || !brought) return ''
   const { pens, least, middle, most } = brought
   return least === most
-    ? `${NEAR[by]} ${inMoney(middle)} (${pens})`
-    : `${NEAR[by]} ${inMoney(least)} to ${inMoney(most)}, mostly ${inMoney(middle)} (${pens})`
+    ? `${NEAR[by]} ${inMoney(middle)}, ${counted(pens, 'sale')}`
+    : `${NEAR[by]} ${inMoney(least)} to ${inMoney(most)}, half of them ${inMoney(middle)} or more, ${counted(pens, 'sale')}`
 }

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto'
+import type { Shelf } from '../../core/shelf'
 import type { ListedOrder, ShelfFitting } from '../../contract'
 import { expect, test } from '../stand'
+import { workTo } from '../support/bench'
 
 test.use({ only: 'buy' })
 
@@ -44,4 +46,19 @@ test('what is missing for pens and orders is bought by where it is sold, ticked,
     .toContainText(`8 mm one-barrel click: ${packs} sets bought, 1 before`)
   const now = ((await (await request.get('/api/fittings')).json()) as ShelfFitting[]).find(one => one.fitting.id === id)!
   expect(now.sets).toBe(1 + packs)
+})
+
+test('a bottle that is sealed still is opened at the bench with one tap when a coat asks for it', async ({ page, request, pen }) => {
+  const made = await pen({ name: 'Lacquered', method: 'sealer-lacquer-wax' })
+  const opened = async () => {
+    const { products } = (await (await request.get('/api/shelf')).json()) as Shelf
+    return products.find(one => one.role === 'melamine lacquer')!.bottle!.opened
+  }
+  expect(await opened()).toBeNull()
+  await workTo(request, made, step => step.kind === 'coat' && step.product.role === 'melamine lacquer', 60 * 24)
+  await page.goto(`/pens/${made.id}/work`)
+  await expect(page.getByText('is still sealed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Opened now' }).click()
+  await expect(page.getByText('is still sealed.')).toHaveCount(0)
+  expect(await opened()).toMatch(/^\d{4}-\d\d-\d\d$/)
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capital } from '#core/format'
 import { askingPrices, costParts, penCost, type Costed, type CostPart } from '#core/money'
 
 /** What a pen costs, part by part, each opening to what went into it; and what may be asked for it. */
@@ -10,6 +11,15 @@ const asking = computed(() => (cost.value && store.prices ? askingPrices(cost.va
 const LABELS: Record<CostPart, string> = {
   set: 'The set', blank: 'Its blank', finish: 'Coats', abrasives: 'Sheets and pads', packing: 'Packing', hands: 'Hands',
 }
+/** What such pens brought before. */
+const before = shallowRef('')
+const { inMoney } = useWorkshop()
+onMounted(async () => {
+  const { fitting, material, method } = props.plan.inputs
+  const query = { fitting: fitting.id, material: material.id, method: method.id }
+  const told = await api('GET /api/brought', { query }).catch(() => undefined)
+  if (told) before.value = broughtWords(told, inMoney)
+})
 const isKnown = computed(() => cost.value && cost.value.missing.length < costParts.length)
 </script>
 
@@ -27,6 +37,7 @@ const isKnown = computed(() => cost.value && cost.value.missing.length < costPar
         </tr>
       </tbody>
     </table>
+    <p v-if="before" class="figures">{{ capital(before) }}.</p>
     <p v-if="asking.byMargin || asking.byWage" class="asked">
       <span>{{ cost.missing.length ? 'To be asked for it, at the least:' : 'To be asked for it:' }}</span>
       <span v-if="asking.byMargin">by margin <b><FigureOpen :figure="asking.byMargin" /></b></span>

@@ -135,16 +135,9 @@ async function keep() {
     toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
   }
 }
-/** The next bottle is opened today: it is full, and one fewer is sealed. */
 async function openNext() {
   try {
-    await workshop.sayBottle({
-      item: props.product.id,
-      opened: today(),
-      closed: false,
-      sealed: Math.max(0, (bottle.value.sealed ?? 0) - 1),
-      ...(bottle.value.size ? { left: bottle.value.size } : {}),
-    })
+    await workshop.openBottle(props.product)
   } catch (error) {
     toast.add({ title: refused(error).message, color: 'error' })
   }

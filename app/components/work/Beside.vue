@@ -37,12 +37,12 @@ defineExpose({ take: (mm: number) => stations.value?.take(mm) })
 
 <template>
   <aside class="beside" aria-label="To look at and to measure">
-    <BarrelStick
+    <LazyBarrelStick
       v-if="['cut', 'drill'].includes(next.step.kind) && !next.step.again" :stick="traced.stick" :mark="pen.mark"
       :colour="plan.inputs.material.colour" :section="traced.size.section.value" :drilled="next.step.kind === 'drill'"
       label="The stick to scale, with its cuts, the witness mark and from where it is drilled"
     />
-    <PlanParts v-if="next.step.kind === 'parts'" :fitting="plan.inputs.fitting" class="parts" />
+    <LazyPlanParts v-if="next.step.kind === 'parts'" :fitting="plan.inputs.fitting" class="parts" />
     <LazyShelfMoisture v-if="next.step.kind === 'dry' && blank" :blank="blank" />
     <WorkGrit
       v-if="next.step.kind === 'sand'" :key="next.step.id" :plan="plan" :traced="traced" :state="state" :step="next.step"

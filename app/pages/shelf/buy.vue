@@ -19,14 +19,24 @@ function tick(what: string, is: boolean) {
   ticked.value = is ? [...ticked.value, what] : ticked.value.filter(one => one !== what)
 }
 const UNITS: Record<string, [string, string]> = {
-  fitting: ['set', 'sets'], blank: ['stick', 'sticks'], abrasive: ['sheet', 'sheets'], bottle: ['bottle', 'bottles'],
+  fitting: ['set', 'sets'], blank: ['stick', 'sticks'], abrasive: ['piece', 'pieces'], bottle: ['bottle', 'bottles'],
   material: ['piece', 'pieces'],
 }
 const kindOf = (what: string) => what.split(':')[0] ?? ''
 const pieces = (what: string, count: number) => `${count} ${(UNITS[kindOf(what)] ?? ['piece', 'pieces'])[count === 1 ? 0 : 1]}`
 const amount = (what: string, value: number) => (kindOf(what) === 'bottle' ? `${trimmed(value, 1)} ml` : trimmed(value, 1))
 const why = ({ what, needed, there }: ToBuy) =>
-  `${amount(what, needed)} needed, ${there === null ? 'nobody counted what is there' : `${amount(what, Math.max(0, there))} there`}`
+  `${amount(what, needed)} needed${there === null ? '' : `, ${amount(what, Math.max(0, there))} there`}`
+/** What is known to be missing, by place; what nobody counted stands apart: it may be there. */
+const shown = computed(() => {
+  const known = list.value.map(({ source, rows }) =>
+    ({ title: source || 'Place not said', says: '', rows: rows.filter(row => row.there !== null) }))
+  const rows = list.value.flatMap(place => place.rows.filter(row => row.there === null))
+  const says = 'Work takes these, and it is not known how many are there. Count them at the shelf, or tick what is missing.'
+  return [...known, { title: 'Not counted', says, rows }]
+    .filter(one => one.rows.length)
+    .map(one => ({ ...one, cost: one.says ? 0 : one.rows.reduce((sum, row) => sum + (row.cost ?? 0), 0) }))
+})
 const basket = computed(() => list.value.flatMap(({ rows }) => rows).filter(row => isTicked(row.what)))
 const trouble = ref('')
 const busy = ref(false)
@@ -79,8 +89,9 @@ const print = () => window.print()
     <p v-if="evenings.kept?.more" class="quiet">
       {{ evenings.kept.more }} more planned pens are not in this: those that are due first come first.
     </p>
-    <section v-for="place in list" :key="place.source" class="sheet" :aria-label="place.source || 'Where, nobody said'">
-      <h2>{{ place.source || 'Where, nobody said' }}</h2>
+    <section v-for="place in shown" :key="place.title" class="sheet" :aria-label="place.title">
+      <h2>{{ place.title }}</h2>
+      <p v-if="place.says" class="quiet">{{ place.says }}</p>
       <ul>
         <li v-for="row in place.rows" :key="row.what">
           <UCheckbox
@@ -101,7 +112,7 @@ const print = () => window.print()
       </ul>
       <p v-if="place.cost" class="sum">as far as prices are known <b>{{ inMoney(place.cost) }}</b></p>
     </section>
-    <p v-if="!list.length" class="sheet none" role="status">Nothing is missing for what is planned, as far as it was counted.</p>
+    <p v-if="!shown.length" class="sheet none" role="status">Nothing is missing for what is planned, as far as it was counted.</p>
     <p v-if="trouble" class="harm" role="alert">{{ trouble }}</p>
     <p v-if="basket.length" class="no-print">
       <button type="button" class="key next" :disabled="busy" @click="book">Book in what is ticked</button>
@@ -136,6 +147,7 @@ section.sheet li + li { border-top: 1px solid var(--line); }
 .what { display: grid; }
 .cost { text-align: right; }
 .sum { text-align: right; }
+form > :deep(*) { max-width: 18rem; }
 form { grid-column: 1 / -1; display: flex; flex-wrap: wrap; align-items: end; gap: 0.6rem 1rem; padding-bottom: 0.8rem; }
 .moves { display: grid; gap: 0.25rem; }
 @media (max-width: 640px) {

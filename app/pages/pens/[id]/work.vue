@@ -200,7 +200,7 @@ useWorkKeys(
       @wait="besides(() => waitLonger($event))" @remark="besides(() => remark($event))"
       @picture="(file, text) => besides(() => void picture(file, text))" @close="elseOpen = false"
     />
-    <WorkFar v-else-if="afar && words" :words="words" :place="place" :wait="wait" />
+    <LazyWorkFar v-else-if="afar && words" :words="words" :place="place" :wait="wait" />
     <section v-else-if="next && words" class="next" :class="{ looking: beside }" aria-live="polite">
       <WorkSay
         :next="next" :words="words" :wait="wait" :place="place" :off="lastOff" :speed="speed" :touches="state.held.touches"
@@ -215,6 +215,7 @@ useWorkKeys(
         v-else-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state"
         :traced="traced"
       />
+      <WorkNextBottle v-if="next.step.kind === 'coat'" :traced="traced" :next="next" class="bottle" />
     </section>
     <section v-else class="next">
       <WorkWords
@@ -255,6 +256,7 @@ useWorkKeys(
 section.next { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2rem; align-items: end; padding: 0.3rem 0; }
 section.next > figure { padding-right: 9rem; }
 section.next.looking { grid-template-columns: minmax(0, 1fr) minmax(0, 33rem); align-items: start; }
+.bottle { grid-column: 1 / -1; }
 .caution { font-size: 1.05rem; }
 .caution summary { display: flex; align-items: center; min-height: 44px; margin-block: -0.5rem; cursor: help; list-style: none; }
 .caution p { padding-left: 1.4rem; max-width: 60rem; }
