@@ -74,13 +74,16 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
     const others = blocks.value.filter(each => each.key === one.key && each.inHours)
     return others.filter((each, index) => others.findIndex(first => first.pen === each.pen) === index)
   })
+  /** Wishes that are under way: what is taken back is all of them, not only those that were answered. */
+  let putting: Promise<unknown> = Promise.resolve()
   /** All of these in one go. */
   async function together() {
     const group = newId()
     const pieces = alike.value
     pick(undefined)
-    await Promise.all(pieces.map(({ pen, is }) =>
-      store.putPin({ id: newId(), pen, step: is.id, kind: 'together', at: null, group, weight: null })))
+    putting = store.attempt(() => Promise.all(pieces.map(({ pen, is }) =>
+      store.putPin({ id: newId(), pen, step: is.id, kind: 'together', at: null, group, weight: null }))))
+    await putting
   }
   /** How much the promise of a pen counts against those of others. */
   async function weigh(pen: string, weight: number) {
@@ -91,6 +94,7 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
   }
   /** Takes a wish back; of what is wanted in one go all of it. */
   async function drop(id: string) {
+    await putting
     const pins = store.kept?.pins ?? []
     const group = pins.find(one => one.id === id)?.group
     const all = pins.filter(one => one.id === id || (group && one.group === group))

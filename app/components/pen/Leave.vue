@@ -32,17 +32,18 @@ function begin() {
 }
 async function go() {
   const { how, price, place, customer, with: things, words } = form
+  // It is shown at once, whenever the server answers: what is opened next stays open.
+  open.value = undefined
   await leave([{
     pen: props.pen.id, how, price: how === 'sold' ? price : null, place: place === NONE ? null : place,
     customer: customer === NONE ? null : customer, with: things, words: words.trim(),
   }])
-  open.value = undefined
 }
 const back = reactive({ why: 'repair' as 'repair' | 'given back', paid: null as number | null, words: '' })
 const whys = [{ label: 'To be mended', value: 'repair' as const }, { label: 'Given back', value: 'given back' as const }]
 async function come() {
-  await comeBack(props.pen.id, { why: back.why, paid: back.paid, words: back.words.trim() })
   open.value = undefined
+  await comeBack(props.pen.id, { why: back.why, paid: back.paid, words: back.words.trim() })
 }
 const says = computed(() => {
   const { gone } = props.state

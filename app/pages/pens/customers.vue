@@ -54,7 +54,7 @@ async function tried(work: () => Promise<unknown>) {
   <div v-else class="customers">
     <header>
       <h1>Customers</h1>
-      <PenSearch v-model="looked" label="Look somebody up" />
+      <PenSearch v-model="looked" label="Look somebody up" placeholder="A part of the name" />
       <NuxtLink class="key" to="/pens/orders">Orders</NuxtLink>
       <button type="button" class="key" @click="edit()">Somebody new</button>
     </header>
@@ -94,7 +94,7 @@ async function tried(work: () => Promise<unknown>) {
 <style scoped>
 .customers { display: grid; gap: 1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
-header .key:first-of-type { margin-left: auto; }
+header > a { margin-left: auto; }
 form { display: grid; gap: 0.6rem; padding: 1rem 1.1rem; max-width: 44rem; }
 .acts { display: flex; flex-wrap: wrap; gap: 0.6rem; }
 li + li { border-top: 1px solid var(--line); }

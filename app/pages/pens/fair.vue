@@ -90,7 +90,7 @@ const finish = ({ pen }: ListedPen) => methods.method(pen.method)?.name ?? ''
         <button type="button" class="key" :disabled="!one.entry" @click="takeBack(one)">Take it back</button>
       </li>
     </ul>
-    <PenSearch v-model="looked" label="Look a pen up" />
+    <PenSearch v-model="looked" label="Look a pen up" placeholder="Mark, name, wood or fitting" />
     <ul v-if="shown.length" class="pens">
       <li v-for="listed in shown" :key="listed.pen.id" class="sheet">
         <button type="button" class="head" :aria-expanded="open === listed.pen.id" @click="look(listed)">
