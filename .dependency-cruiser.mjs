@@ -18,6 +18,7 @@ const CORE = {
     'sure', 'units',
   ],
   evening: ['sure'],
+  intake: [],
   findings: ['defects', 'sure'],
   money: ['abrasives', 'figures', 'plan'],
   orders: ['bench', 'sure'],

@@ -7,6 +7,7 @@ export type {
   AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,
   ReadyQuestion, StepTimes, Trial,
 } from './findings'
+export type { Intake } from './intake'
 export type { BroughtBefore, Customer, ListedOrder, Order, OrderPage, Place } from './orders'
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Refusal } from './refusal'

@@ -42,6 +42,7 @@ import type {
   WorkshopChange,
 } from '../schemas'
 import type { Prices } from '../core/money'
+import type { IntakeKnown, NewIntake } from '../schemas/intake'
 import type { Backups } from './backups'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept } from './evenings'
@@ -49,6 +50,7 @@ import type {
   AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,
   StepTimes, Trial,
 } from './findings'
+import type { Intake } from './intake'
 import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './orders'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { Supplies } from './supplies'
@@ -114,6 +116,9 @@ export interface Routes {
   'PUT /api/fittings/:id': { body: ShelfFittingInput, answer: ShelfFitting }
   'DELETE /api/fittings/:id': { answer: Nothing }
   'GET /api/health': { answer: { ok: boolean } }
+  'GET /api/intakes': { answer: { intakes: Intake[], known: IntakeKnown } }
+  'POST /api/intakes': { body: NewIntake, answer: Intake[] }
+  'DELETE /api/intakes/:id': { answer: Intake[] }
   'GET /api/learnt': { answer: WorkshopLearnt }
   'GET /api/methods': { answer: Method[] }
   'POST /api/methods': { body: { of: string, name: string }, answer: Method }

@@ -15,6 +15,14 @@ const BESIDE = extraWorks.filter(work => work !== 'coat')
 const item = lazy((value: unknown) =>
   value === undefined ? mixed().notRequired() : typeof value === 'object' && value !== null && 'scale' in value ? abrasive : product)
 
+/** What is known of a pen that was made before its log was kept here. */
+export const madeSchema = exact({
+  minutes: number().moreThan(0, 'Should be above 0.').max(60_000, 'Should be 60,000 or less.').nullable().defined(),
+  coats: number().integer().min(0, 'Should lie between 0 and 100.').max(100, 'Should lie between 0 and 100.').nullable().defined(),
+  defects: array(word(...defectKinds).required()).max(defectKinds.length).required(),
+  words: line(300).defined(),
+})
+
 const payloads = {
   begin: exact({ step: stepId().required() }),
   done: exact({
@@ -66,6 +74,7 @@ const payloads = {
   answer: exact({ defect: uuid().required(), question: line(40).min(1).required(), answer: word('yes', 'no', 'not known').required() }),
   judge: exact({ defect: uuid().required(), cause: line(40).min(1).nullable().defined() }),
   away: exact({ how: word('set aside', 'given up', 'mistake', 'back').required(), why: line(200).defined() }),
+  made: madeSchema,
   leave: exact({
     how: word('sold', 'given').required(),
     price: minor().nullable().defined(),

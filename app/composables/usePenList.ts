@@ -38,6 +38,9 @@ export function usePenList(asked: () => PenQuery) {
   rows.onTold((told) => {
     if (read.value) read.value = withRows({ pens: read.value, more: next.value !== null }, told, asked())
   })
+  rows.onGone((ids) => {
+    if (read.value?.some(one => ids.includes(one.pen.id))) read.value = read.value.filter(one => !ids.includes(one.pen.id))
+  })
   const pens = computed((): ListedPen[] | undefined => {
     const own = [...bench.kept.keys()].flatMap((id) => {
       const board = bench.boardOf(id)

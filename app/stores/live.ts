@@ -155,6 +155,7 @@ export const useLive = defineStore('live', () => {
       }
       case 'changes':
         takeRows(message.rows)
+        loseGone(message)
         void catchUp(message.changes, message.upTo)
     }
   }
@@ -170,6 +171,15 @@ export const useLive = defineStore('live', () => {
     penRows.take(rows)
     for (const { pen, summary } of rows)
       if (isWanted(summary.stage) && !bench.kept.has(pen.id)) void bench.fetchPen(pen.id).catch(() => undefined)
+  }
+
+  /** Pens that were changed and of which nothing more is told are not there any more: what was taken in with a sheet and undone. */
+  function loseGone({ changes, rows }: Extract<Message, { kind: 'changes' }>) {
+    const there = new Set(rows.map(one => one.pen.id))
+    const gone = changes.filter(one => one.kind === 'pen' && !there.has(one.ref)).map(one => one.ref)
+    if (!gone.length) return
+    penRows.lose(gone)
+    for (const id of gone) bench.kept.delete(id)
   }
 
   /** Pens in work stand on the bench; planned ones are in the evenings, where somebody looks at those. */

@@ -19,6 +19,7 @@ const KINDS: Record<BenchEvent['kind'], string> = {
   answer: 'A question answered',
   judge: 'A cause judged',
   away: 'A pen set aside or taken up again',
+  made: 'A pen made before',
   leave: 'A pen handed over',
   return: 'A pen that came back',
   photo: 'A photo',

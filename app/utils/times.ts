@@ -1,11 +1,11 @@
 import { format, isSameDay } from 'date-fns'
 
-/** A clock time, with the day when it is not today: `19:43`, `Tue 09:10`, `5 Dec 09:10`. */
+/** A clock time, with the day when it is not today, of a day long ago or far ahead that alone: `19:43`, `Tue 09:10`, `5 Dec 2019`. */
 export function clockTime(iso: string | Date, now: Date): string {
   const at = new Date(iso)
   if (isSameDay(at, now)) return format(at, 'HH:mm')
   const days = Math.abs(at.getTime() - now.getTime()) / 86_400_000
-  return format(at, days < 6 ? 'EEE HH:mm' : 'd MMM HH:mm')
+  return format(at, days < 6 ? 'EEE HH:mm' : days < 300 ? 'd MMM HH:mm' : 'd MMM yyyy')
 }
 
 /** A day as it is said: `Sat 5 Dec`. */

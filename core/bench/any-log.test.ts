@@ -17,7 +17,7 @@ type Choice = { kind: Entry['kind'], a: number, b: number, seconds: number, devi
 
 const KINDS: Entry['kind'][] = [
   ...(['begin', 'done', 'done', 'done', 'skip', 'check', 'look', 'measure', 'coat', 'time', 'undo', 'undo'] as const),
-  ...(['extra', 'extra', 'wait', 'remark', 'press', 'leave', 'return'] as const),
+  ...(['extra', 'extra', 'wait', 'remark', 'press', 'leave', 'return', 'made'] as const),
   ...(['defect', 'repair', 'repair', 'repair', 'repair', 'settle', 'settle', 'settle', 'answer', 'judge', 'photo'] as const),
 ]
 const anyChoice: fc.Arbitrary<Choice> = fc.record({
@@ -84,6 +84,8 @@ function entryOf(kind: Entry['kind'], { now, log, step, defect, b }: Scene): Ent
       const said = { place: null, customer: null, order: null, with: [], words: '' }
       return { kind, payload: { how: b % 3 ? 'sold' : 'given', price: b, ...said } }
     }
+    // Seldom, since it is the end of what is open.
+    case 'made': return b % 5 ? undefined : { kind, payload: { minutes: null, coats: b, defects: [], words: '' } }
     case 'return': return { kind, payload: { why: b % 3 ? 'repair' : 'given back', paid: null, words: '' } }
     case 'time': return { kind, payload: { step, seconds: b % 4 ? b : null } }
     case 'undo': return log.length ? { kind, payload: { entries: [pick(log, b)!.id] } } : undefined
@@ -155,10 +157,12 @@ function read(log: readonly BenchEvent[]) {
       edits.splice(edits.findIndex(edit => 'repair' in edit && edit.repair.key === key), 1, { repair })
     }
   }
-  const first = new Map<string, 'done' | 'skip'>()
+  const first = new Map<string, 'done' | 'skip' | 'made'>()
   for (const one of inForce)
     if ((one.kind === 'done' || one.kind === 'skip') && !first.has(one.payload.step)) first.set(one.payload.step, one.kind)
-  const beside = { settled: new Set(first.keys()), leftOut: new Set([...first].filter(([, how]) => how === 'skip').map(([id]) => id)) }
+  const made = inForce.findLast(one => one.kind === 'made')
+  if (made) for (const { id } of plan.steps) if (!first.has(id)) first.set(id, 'made')
+  const beside = { settled: new Set(first.keys()), leftOut: new Set([...first].filter(([, how]) => how !== 'done').map(([id]) => id)) }
   const mended = edits.reduce((now, edit) => {
     if ('back' in edit) return withReturned(now, edit.back)
     return 'extra' in edit ? withExtra(now, edit.extra, beside) : withRepairs(now, [edit.repair])
@@ -169,8 +173,8 @@ function read(log: readonly BenchEvent[]) {
     inForce.find(one => (one.kind === 'coat' || one.kind === 'extra') && /^more(~\d+)?\./.test(step) && step.endsWith(one.id))
     ?? inForce.find(one => (one.kind === 'done' || one.kind === 'skip') && one.payload.step === step)
   const steps = mended.steps.map(({ id }) => {
-    const entry = by(id)
-    return { id, status: !entry ? 'open' : entry.kind === 'skip' ? 'skipped' : 'done', at: entry?.at }
+    const entry = by(id) ?? (plan.steps.some(one => one.id === id) ? made : undefined)
+    return { id, status: !entry ? 'open' : entry.kind === 'skip' || entry.kind === 'made' ? 'skipped' : 'done', at: entry?.at }
   })
   const doneAt = (key: string) => {
     const end = endOfRepair(mended, key)

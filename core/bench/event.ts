@@ -1,6 +1,6 @@
 import { nth } from '../sure'
 import type { BarrelId } from '../barrel'
-import type { Defect, RepairWay } from '../defects'
+import type { Defect, DefectKind, RepairWay } from '../defects'
 import type { DiameterReading, Extra, ExtraWork } from '../plan'
 import type { Product } from '../shelf'
 
@@ -50,6 +50,18 @@ export interface Leaving {
   words: string
 }
 
+/** What is known of a pen that was made before its log was kept here. */
+export interface Made {
+  /** Minutes with hands on it; null where nobody wrote them down. */
+  minutes: number | null
+  /** Coats of its finish; null where nobody wrote them down. */
+  coats: number | null
+  /** Defects that it had, by their kinds; where they were is not known. */
+  defects: readonly DefectKind[]
+  /** What else there is to say of it; empty where nothing is. */
+  words: string
+}
+
 /** A pen that comes back. */
 export interface Returning {
   /** For good, or to be mended and handed over again. */
@@ -95,6 +107,8 @@ export type Entry
     | { kind: 'judge', payload: { defect: string, cause: string | null } }
   /** The pen leaves the bench, or comes back to it; why, where somebody said so. */
     | { kind: 'away', payload: { how: 'set aside' | 'given up' | 'mistake' | 'back', why: string } }
+  /** The pen was made before its log was kept here, and finished then: its steps are over, and no more is known of them. */
+    | { kind: 'made', payload: Made }
   /** The pen goes to somebody. */
     | { kind: 'leave', payload: Leaving }
   /** It comes back. */

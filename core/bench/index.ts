@@ -22,6 +22,7 @@ export {
 } from './projection'
 export { atAnotherTime, canBeMoved, onAnotherPen, swapped, type Logged, type PutRight } from './put-right'
 export { isIn, pressedParts, type PressedPart } from './pressed'
+export { isUnlogged } from './made'
 export { mayGo } from './may-go'
 export { record, sandedSoFar, type PenRecord } from './record'
 export {

@@ -22,6 +22,7 @@ const FIELDS: { readonly [K in Entry['kind']]: Readonly<Record<string, Kind>> } 
   answer: { defect: 'text', question: 'text', answer: 'text' },
   judge: { defect: 'text', cause: 'text or null' },
   away: { how: 'text', why: 'text' },
+  made: { minutes: 'number or null', coats: 'number or null', defects: 'texts', words: 'text' },
   leave: {
     how: 'text', price: 'number or null', place: 'text or null', customer: 'text or null', order: 'text or null', with: 'texts',
     words: 'text',

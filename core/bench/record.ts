@@ -93,7 +93,7 @@ export function record(
   const settled = state.steps.filter(isSettled).map(one => one.at).filter(at => back === undefined || at <= back)
   return {
     rows,
-    handsOn: rows.reduce((sum, row) => sum + (row.handsOn ?? 0), 0),
+    handsOn: rows.reduce((sum, row) => sum + (row.handsOn ?? 0), 60 * (state.made?.minutes ?? 0)),
     coats: state.coats,
     defects: state.defects,
     measured: state.measured,

@@ -23,6 +23,7 @@ import { bookOf, defectState, type DefectState, type PlanEdit } from './course'
 import { inOrder, type BenchEvent, type EventOf } from './event'
 import { isReadable } from './readable'
 import { heldOf, isSettling, type Held, type SettlingEntry } from './held'
+import { madeBefore, type MadeBefore } from './made'
 import { secondsBetween } from './pause'
 import { takenBack, toPutBack } from './undo'
 import { whereabouts, type Gone, type Return } from './whereabouts'
@@ -140,6 +141,8 @@ export interface BenchState {
   coats: { on: number, planned: number }
   /** Why it is not on the bench; null while it is. */
   away: Away | null
+  /** What is known of it where it was made before its log was kept here; null: its log tells. */
+  made: MadeBefore | null
   /** To whom it went; null while it is here. */
   gone: Gone | null
   /** Every time it went, the last one too. */
@@ -183,13 +186,16 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
   const held = heldOf(ordered.filter(event => !back.has(event.id)))
   const { courses, edits } = bookOf(held)
   const own = firstByStep(held)
+  const base = withBeforehand(planned, besideOf(own))
+  withUnlogged(own, base, held)
   const beside = besideOf(own)
-  const plan = edits.reduce((now, edit) => edited(now, edit, beside), withBeforehand(planned, beside))
+  const plan = edits.reduce((now, edit) => edited(now, edit, beside), base)
   const settledBy = withExtras(own, held, plan)
   const steps = plan.steps.map((step): StepState => {
     const entry = settledBy.get(step.id)
-    return entry ? { step, status: entry.kind === 'skip' ? 'skipped' : 'done', at: entry.at, entry: entry.id } : { step, status: 'open' }
+    return entry ? { step, status: isLeftOut(entry) ? 'skipped' : 'done', at: entry.at, entry: entry.id } : { step, status: 'open' }
   })
+  const made = madeBefore(held)
   const running: Running = { steps, air, touches: held.touches, longer: held.longer }
   const next = steps.find(state => state.status === 'open')?.step ?? null
   const known = new Set(plan.steps.map(step => step.id))
@@ -202,8 +208,9 @@ export function replay(planned: Plan, events: Iterable<BenchEvent>, air: readonl
     next,
     waits: runningWaits(plan, running),
     offTime: steps.flatMap(state => offTime(plan, state, running) ?? []),
-    coats: coatsOn(steps),
+    coats: coatsOn(steps, made),
     away: awayNow(held),
+    made,
     ...whereabouts(held),
     defects: [...courses.values()].map(course => defectState(course, key => endDone(plan, steps, key))),
     checks: answersIn(held),
@@ -224,33 +231,41 @@ function edited(plan: Plan, edit: PlanEdit, beside: Beside): Plan {
   return edit.kind === 'repair' ? withRepairs(plan, [edit.repair]) : withExtra(plan, edit.extra, beside)
 }
 
-type Settlers = ReadonlyMap<StepId, SettlingEntry | EventOf<'coat' | 'extra'>>
+/** An entry that settles a step of its own, or all of a pen that was made before. */
+type OwnSettler = SettlingEntry | EventOf<'made'>
+type Settlers = ReadonlyMap<StepId, OwnSettler | EventOf<'coat' | 'extra'>>
 
 /** For every step its first entry that settles it: two devices that say “done” put one coat on. */
-function firstByStep({ steps }: Held): Map<StepId, SettlingEntry> {
-  const first = new Map<StepId, SettlingEntry>()
+function firstByStep({ steps }: Held): Map<StepId, OwnSettler> {
+  const first = new Map<StepId, OwnSettler>()
   for (const event of steps) if (isSettling(event) && !first.has(event.payload.step)) first.set(event.payload.step, event)
   return first
 }
 
+/** Of a pen that was made before its log was kept here every planned step that nothing else was entered of is over. */
+function withUnlogged(own: Map<StepId, OwnSettler>, planned: Plan, { said }: Held): void {
+  const made = said.findLast(event => event.kind === 'made')
+  if (made?.kind !== 'made') return
+  for (const { id } of planned.steps) if (!own.has(id)) own.set(id, made)
+}
+
+const isLeftOut = ({ kind }: BenchEvent): boolean => kind === 'skip' || kind === 'made'
+
 /** What was done beside the plan settles its own steps, whatever else names them. */
-function withExtras(own: ReadonlyMap<StepId, SettlingEntry>, { said }: Held, plan: Plan): Settlers {
+function withExtras(own: ReadonlyMap<StepId, OwnSettler>, { said }: Held, plan: Plan): Settlers {
   const extras = said.filter(event => event.kind === 'coat' || event.kind === 'extra')
   if (!extras.length) return own
-  const settlers = new Map<StepId, SettlingEntry | EventOf<'coat' | 'extra'>>(own)
+  const settlers = new Map<StepId, OwnSettler | EventOf<'coat' | 'extra'>>(own)
   for (const event of extras)
     for (const step of plan.steps) if (isExtraDone(step, event.id)) settlers.set(step.id, event)
   return settlers
 }
 
 /** Which steps are settled, and which of them left out. */
-function besideOf(own: ReadonlyMap<StepId, SettlingEntry>): Beside {
-  const entries = [...own.values()]
-  return {
-    settled: new Set(own.keys()),
-    leftOut: new Set(entries.filter(event => event.kind === 'skip').map(event => event.payload.step)),
-  }
-}
+const besideOf = (own: ReadonlyMap<StepId, OwnSettler>): Beside => ({
+  settled: new Set(own.keys()),
+  leftOut: new Set([...own].flatMap(([step, event]) => (isLeftOut(event) ? [step] : []))),
+})
 
 const asRow = (event: BenchEvent, inForce: boolean, settledBy: Settlers): LogEntry => ({
   event,
@@ -286,7 +301,8 @@ export function standingNow(steps: readonly StepState[]): StepState[] {
   return (until < 0 ? since : since.slice(0, until)).filter(({ step }) => step.kind === 'coat' && !step.apart && !off.has(step.id))
 }
 
-function coatsOn(steps: readonly StepState[]): BenchState['coats'] {
+function coatsOn(steps: readonly StepState[], made: MadeBefore | null): BenchState['coats'] {
+  if (made) return { on: made.coats ?? 0, planned: made.coats ?? 0 }
   const coats = standingNow(steps)
   return { on: coats.filter(isDone).length, planned: coats.length }
 }

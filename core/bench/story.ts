@@ -5,6 +5,7 @@ import type { DefectState } from './course'
 import type { OtherwiseIn } from './event'
 import type { KeptWait, PenRecord, RecordRow } from './record'
 import type { Away, BenchState, MeasuredDiameter, Remarked } from './replay'
+import { isUnlogged, type MadeBefore } from './made'
 import type { Gone, Return } from './whereabouts'
 
 /** Hands off for longer than this, s, and what follows is told as another evening [model: 3 h, longer than a supper]. */
@@ -27,6 +28,7 @@ export type Happening = {
   | { kind: 'left out', step: StepId }
   | { kind: 'cut short', step: StepId, wait: KeptWait }
   | { kind: 'away', away: Away }
+  | { kind: 'made', made: MadeBefore }
   | { kind: 'leave', gone: Gone }
   | { kind: 'return', back: Return }
 )
@@ -47,7 +49,9 @@ export interface Evening {
 
 /** What happened on a pen, evening by evening, in the order of time; empty while nothing has. */
 export function story(told: PenRecord, state: BenchState, air: readonly AirReading[] = []): Evening[] {
-  const moments = [...told.rows.flatMap(ofRow), ...happeningsOf(told, state)].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
+  const unlogged = isUnlogged(state)
+  const rows = told.rows.filter(({ step }) => !unlogged(step.id))
+  const moments = [...rows.flatMap(ofRow), ...happeningsOf(told, state)].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
   const evenings: Evening[] = []
   for (const moment of moments) {
     const last = evenings.at(-1)
@@ -75,13 +79,14 @@ function airOf({ from, to }: Evening, air: readonly AirReading[]): AirReading[] 
   return [...(before ? [before] : []), ...air.filter(reading => reading.at > from && reading.at <= to)]
 }
 
-const happeningsOf = ({ defects, measured }: PenRecord, { remarks, away, leavings, returns, held }: BenchState): Happening[] => [
+const happeningsOf = ({ defects, measured }: PenRecord, { remarks, away, made, leavings, returns, held }: BenchState): Happening[] => [
   ...defects.flatMap(ofDefect),
   ...measured.map((reading): Happening => ({ at: reading.at, kind: 'measured', reading })),
   ...held.said.flatMap((event): Happening[] =>
     event.kind === 'press' && event.payload.as ? [{ at: event.at, kind: 'part', part: event.payload.part, as: event.payload.as }] : []),
   ...remarks.map((remark): Happening => ({ at: remark.at, kind: 'remark', remark })),
   ...(away ? [{ at: away.at, kind: 'away', away } as const] : []),
+  ...(made ? [{ at: made.at, kind: 'made', made } as const] : []),
   ...leavings.map((gone): Happening => ({ at: gone.at, kind: 'leave', gone })),
   ...returns.map((back): Happening => ({ at: back.at, kind: 'return', back })),
 ]

@@ -80,7 +80,7 @@ export async function writeFacts(trx: Knex, ofPens: ReadonlyMap<string, readonly
 }
 
 /** Counts up what these facts are about, so that what was learnt of it is worked out anew when it is next asked for. */
-async function outdate(trx: Knex, touched: readonly About[]): Promise<void> {
+export async function outdate(trx: Knex, touched: readonly About[]): Promise<void> {
   const lessons = [...new Map(touched.map(({ kind, about }) => [`${kind} ${about}`, { kind, about }])).values()]
   if (!lessons.length) return
   // In one order, so that two who count up the same wait for one another and never in a circle.

@@ -49,6 +49,11 @@ const RELEASED: Record<string, string> = {
   '0012-counted-off': '60ebf2e12983ef91a2177408fb5710461edc492c1a931912c5ccfde5928d19a4',
   '0013-boards': 'd492288b358a87077704bfba16783f506fadce08b1ae05a99653c6a971042e0c',
   '0014-evenings': '619491a96e2c4008b0c69c65ace12f1cfca78536e9e64fda9ae37dd7da678a71',
+  '0015-told': '0abb803ca240024b0fe9f0087d139e90a2a062b530dd0e969c4ab0b84ee72086',
+  '0016-backups': '8c1b5f5d35bcc07f542ebf0dfe9b051faf23709f537ff5abbf0c447b1f38e415',
+  '0017-prices': 'bbc394ef4cc2c84ad6586b12c703b3a36ddd4ec162f48ebfc75914e70c76907e',
+  '0018-orders': '570e48f3ef176431ac102b4aa555eb496f91fcf949af9e06e65dbb7304c1efe9',
+  '0019-supplies': '5aa11221334b5e38836c0d6d6e8b69a9391ba404436623dc8c51d619f8c77b14',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {
@@ -57,7 +62,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
 })
 it('only migrations that are on their way are not among the released ones', () => {
   expect(migrationNames.filter(name => !(name in RELEASED)))
-    .toEqual(['0015-told', '0016-backups', '0017-prices', '0018-orders', '0019-supplies'])
+    .toEqual(['0020-intakes'])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

@@ -5,6 +5,7 @@ import type { Pen } from '../../contract'
 import { boardOf, settledSteps, type BenchEvent, type BenchState } from '../../core/bench'
 import { makePlan, noLongerFits, planInputs, revisePlan, withWishes, type Plan, type PlanInputs, type UnfitStep } from '../../core/plan'
 import { planBlank } from '../../core/shelf'
+import { must, nth } from '../../core/sure'
 import { materialOf, materialWith } from '../../reference'
 import type { FieldErrors, NewPen, PenChange } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
@@ -16,7 +17,7 @@ import { readLearnt } from './learnt'
 import { takeMark } from './marks'
 import { readMethod } from './methods'
 import { asPen, penColumns, type PenColumns } from './pen-columns'
-import { keepPlan, plansOf } from './plans'
+import { keepFirst, keepPlan, plansOf } from './plans'
 import { projectPens } from './projections'
 import { readShelf } from './shelf'
 import { readWorkshop } from './workshop'
@@ -35,9 +36,10 @@ export async function readPen(knex: Knex, id: string): Promise<Pen> {
 export async function createPen(knex: Knex, wanted: NewPen): Promise<Pen> {
   return knex.transaction(async (trx) => {
     await takeMark(trx, wanted.mark)
-    const id = await insertPen(trx, wanted, await commonInputs(trx))
-    await projectPens(trx, [id])
-    return readPen(trx, id)
+    const plan = await planning(trx)(wanted)
+    const [id] = await insertPens(trx, [{ wanted, plan }])
+    await projectPens(trx, [must(id, 'one pen was kept')])
+    return readPen(trx, must(id, 'one pen was kept'))
   })
 }
 
@@ -51,9 +53,10 @@ export async function createPens(knex: Knex, wanted: readonly NewPen[]): Promise
     const marks = wanted.map(({ mark }, index) => ({ mark, index })).sort((a, b) => (a.mark < b.mark ? -1 : 1))
     for (const { mark, index } of marks) await at(index, () => takeMark(trx, mark))
     refuseTwice(wanted)
-    const common = await commonInputs(trx)
-    const ids: string[] = []
-    for (const [index, one] of wanted.entries()) ids.push(await at(index, () => insertPen(trx, one, common)))
+    const planOf = planning(trx)
+    const planned: NewlyPlanned[] = []
+    for (const [index, one] of wanted.entries()) planned.push({ wanted: one, plan: await at(index, () => planOf(one)) })
+    const ids = await insertPens(trx, planned)
     await projectPens(trx, ids)
     const pens: Pen[] = []
     for (const id of ids) pens.push(await readPen(trx, id))
@@ -76,14 +79,43 @@ function refuseTwice(wanted: readonly NewPen[]): void {
   if (twice >= 0) throw new FieldsError({ [`pens[${twice}].mark`]: 'Another of these pens has this mark already.' })
 }
 
-/** A pen’s rows, without what follows from them; answers its id. */
-async function insertPen(trx: Knex, { sizing = {}, ...wanted }: NewPen, common: CommonInputs): Promise<string> {
-  const row = { ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, blank: wanted.blank ?? null }
-  const plan = makePlan(await freshInputs(trx, { ...row, sizing }, common))
-  const id = randomUUID()
-  await trx('pens').insert({ ...row, sizing: JSON.stringify(sizing), id, plan_version: 1 })
-  await keepPlan(trx, id, 1, plan)
-  return id
+/** A pen that is about to be started, with its first plan. */
+export interface NewlyPlanned {
+  /** As it is started. */
+  wanted: NewPen
+  /** Its plan, which it may share with others that are planned alike. */
+  plan: Plan
+}
+
+/** Makes plans of new pens from what is there now: those that are planned alike share one. */
+export function planning(trx: Knex): (wanted: NewPen) => Promise<Plan> {
+  const made = new Map<string, Promise<Plan>>()
+  let common: Promise<CommonInputs> | undefined
+  return (wanted) => {
+    const { fitting, material, method, tool, film, blank = null, sizing = {} } = wanted
+    const choices = { fitting, material, method, tool, film, blank, sizing }
+    const key = JSON.stringify(choices)
+    const plan = made.get(key) ?? (async () => {
+      common ??= commonInputs(trx)
+      return makePlan(await freshInputs(trx, choices, await common))
+    })()
+    made.set(key, plan)
+    return plan
+  }
+}
+
+/** So many pens are kept by one statement. */
+const LOT = 500
+
+/** Keeps the rows of new pens, without what follows from them; answers their ids in their order. */
+export async function insertPens(trx: Knex, all: readonly NewlyPlanned[]): Promise<string[]> {
+  const rows = all.map(({ wanted: { sizing = {}, ...wanted } }) => ({
+    ...wanted, reason: wanted.reason ?? null, due: wanted.due ?? null, blank: wanted.blank ?? null, sizing: JSON.stringify(sizing),
+    id: randomUUID(), plan_version: 1,
+  }))
+  for (let from = 0; from < rows.length; from += LOT) await trx('pens').insert(rows.slice(from, from + LOT))
+  await keepFirst(trx, all.map(({ plan }, index) => ({ pen: nth(rows, index).id, plan })))
+  return rows.map(row => row.id)
 }
 
 /**

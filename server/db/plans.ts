@@ -92,6 +92,20 @@ export async function keepPlan(knex: Knex, penId: string, version: number, plan:
   await knex('plans').insert({ pen_id: penId, version, mends_base: mendsBase, ...keptBeside(stored(plan), whole) })
 }
 
+/** So many pens' first plans are kept by one statement. */
+const LOT = 100
+
+/** Keeps the first versions of the plans of new pens, each plan checked once, for however many pens it is. */
+export async function keepFirst(knex: Knex, all: readonly { pen: string, plan: Plan }[]): Promise<void> {
+  const checked = new Map<Plan, ReturnType<typeof keptBeside>>()
+  const rows = all.map(({ pen, plan }) => {
+    const kept = checked.get(plan) ?? keptBeside(stored(plan), undefined)
+    checked.set(plan, kept)
+    return { pen_id: pen, version: 1, ...kept }
+  })
+  for (let from = 0; from < rows.length; from += LOT) await knex('plans').insert(rows.slice(from, from + LOT))
+}
+
 /**
  * Keeps the plan as the log has mended it as a new version that the pen points at; nothing is kept when its steps are those of the
  * version there is.

@@ -50,6 +50,8 @@ beforeEach(async () => {
   await theirs('evening_plans').insert({ day: '2019-11-30', first: '{}', latest: '{}' })
   await theirs('evening_calendars').insert({ secret: 'theirs' })
   await theirs('prices').insert({ what: 'hour', minor: 1 })
+  await theirs('intakes').insert({ id: PHOTO, name: 'pens', rows: 1 })
+  await theirs('intake_things').insert({ intake_id: PHOTO, place: 0, ref: 'x' })
   await theirs('supplies').insert({ what: 'bottle:thin-ca', source: 'x', pack: 1 })
   await theirs('stock_log').insert({ id: PHOTO, what: 'bottle:thin-ca', how: 'bought' })
   await theirs('learnt_aside').insert({ what: 'even' })

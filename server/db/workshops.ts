@@ -50,7 +50,7 @@ export async function rename(owner: Knex, id: string, name: string): Promise<Wor
 
 /** What a workshop holds: each table before those it refers to. */
 const HELD = [
-  'supplies', 'stock_log', 'order_lines', 'orders', 'places', 'customers', 'prices',
+  'intake_things', 'intakes', 'supplies', 'stock_log', 'order_lines', 'orders', 'places', 'customers', 'prices',
   'evening_calendars', 'evening_hours', 'evening_pins', 'evening_plans',
   'facts', 'lessons', 'trial_pens', 'trials', 'pen_told', 'learnt_aside', 'pen_search', 'pen_rows', 'events', 'plans',
   'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods',

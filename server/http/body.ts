@@ -13,12 +13,12 @@ const PATIENCE = Number(process.env.OXLIP_BODY_PATIENCE ?? 30_000)
 const DEEPEST = 20
 
 /**
- * The JSON body of a request, checked by a schema.
+ * The JSON body of a request, checked by a schema; of `most` bytes.
  * @throws BodyError when it is too large or not JSON, ValidationError when the schema refuses it
  */
-export async function readChecked<S extends AnySchema>(event: H3Event, schema: S): Promise<InferType<S>> {
+export async function readChecked<S extends AnySchema>(event: H3Event, schema: S, most = MOST): Promise<InferType<S>> {
   if (!/^application\/json\b/.test(getRequestHeader(event, 'content-type') ?? '')) throw new BodyError(415, 'Send it as application/json.')
-  const text = (await readBounded(event, MOST, 'This is over 1 MB. Send less at once.')).toString('utf8')
+  const text = (await readBounded(event, most, `This is over ${most / MOST} MB. Send less at once.`)).toString('utf8')
   let value: unknown
   try {
     value = JSON.parse(text)

@@ -80,6 +80,8 @@ function says(one: Exclude<Happening, { kind: 'steps' }>): { label: string, more
     }
     case 'away':
       return { label: AWAY[one.away.how], more: one.away.why }
+    case 'made':
+      return { label: 'Finished before its log was kept here', more: one.made.words }
     case 'leave':
       return { label: one.gone.how === 'sold' ? 'Sold' : 'Given away', more: leavingWords(one.gone) }
     case 'return':

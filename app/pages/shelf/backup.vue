@@ -74,6 +74,11 @@ async function takeArchive(event: Event) {
         >{{ TABLES[table] }}</a>
       </p>
     </section>
+    <section class="sheet" aria-labelledby="sheet">
+      <h2 id="sheet">A spreadsheet of your own</h2>
+      <p>Pens, blanks, fittings, bottles and pens you made before come in from columns of your own.</p>
+      <NuxtLink class="key" to="/shelf/sheet">Take a spreadsheet in</NuxtLink>
+    </section>
     <section class="sheet" aria-labelledby="carry">
       <h2 id="carry">Carry this workshop elsewhere</h2>
       <p>

@@ -11,7 +11,7 @@ import { factsOf, lessonsOf, type Fact } from './facts'
 import { toldOf } from './told'
 
 /** Counts up when what is kept of a pen is worked out otherwise: rows of an earlier one are then made again. */
-export const PROJECTION = 7
+export const PROJECTION = 8
 
 /** What is to be done next, in each system of units. */
 type NextInUnits = Record<UnitSystem, PenSummary['next']>

@@ -25,7 +25,7 @@ export function toldOf(board: Board, record: PenRecord, air: readonly AirReading
     ended,
     ...(coated === undefined ? {} : { coated }),
     traits: traitsOf(state, coats, air),
-    defects: [...new Set(state.defects.map(one => one.kind))].sort(),
+    defects: [...new Set([...state.defects.map(one => one.kind), ...state.made?.defects ?? []])].sort(),
     mends: mends.length,
     failed: mends.filter(one => one.failed).length,
     scrapped: !state.finished || state.defects.some(one => one.mends.some(({ way }) => ANEW.includes(way))),
@@ -56,11 +56,11 @@ function traitsOf(state: BenchState, coats: readonly (SettledStep & { step: Coat
     'applicator': mostOf(coats.map(one => one.step.applicator)),
     'first coat': names[0],
     'product': mostOf(names),
-    'coats': String(state.coats.on),
+    'coats': state.made?.coats === null ? undefined : String(state.coats.on),
     'air': airs.length ? humidityBand(meanOf(airs.map(one => one.humidity))) : undefined,
     'warmth': airs.length ? warmthBand(meanOf(airs.map(one => one.celsius))) : undefined,
-    'tool': wishes.tool,
-    'shape': shapeWords(fitting, wishes),
+    // Of a pen that was made before its log was kept here nobody said these.
+    ...(state.made ? {} : { tool: wishes.tool, shape: shapeWords(fitting, wishes) }),
   })
 }
 
@@ -117,7 +117,9 @@ function figuresOf(board: Board, { rows }: PenRecord): ToldPen['figures'] {
   const growths = buildGrowths(board, '')
   const coats = growths.flatMap(one => Object.values(one.coats)).reduce((sum, one) => sum + one, 0)
   const build = growths.reduce((sum, one) => sum + one.growth, 0) / coats
-  return { ...Object.fromEntries(minutes), ...(coats > 0 && Number.isFinite(build) ? { 'film of a coat': build } : {}) }
+  const said = board.state.made?.minutes
+  const film = coats > 0 && Number.isFinite(build) ? { 'film of a coat': build } : {}
+  return { ...Object.fromEntries(minutes), ...(said ? { minutes: said } : {}), ...film }
 }
 
 /** Minutes with hands on some steps; undefined where too little of them was measured or said. */

@@ -18,6 +18,7 @@ import * as backups from './0016-backups'
 import * as prices from './0017-prices'
 import * as orders from './0018-orders'
 import * as supplies from './0019-supplies'
+import * as intakes from './0020-intakes'
 
 interface Migration {
   name: string
@@ -45,6 +46,7 @@ const migrations: Migration[] = [
   { name: '0017-prices', ...prices },
   { name: '0018-orders', ...orders },
   { name: '0019-supplies', ...supplies },
+  { name: '0020-intakes', ...intakes },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -2,7 +2,7 @@
 import { isResin } from '#core/shelf'
 import { nth } from '#core/sure'
 import { format } from 'date-fns'
-import { record, type BenchEvent, type DefectState } from '#core/bench'
+import { isUnlogged, record, type BenchEvent, type DefectState } from '#core/bench'
 import { barrelNames } from '#core/barrel'
 import { checksFor, stepWords } from '#core/plan'
 import { formatSpan } from '#core/format'
@@ -18,10 +18,12 @@ const { now } = useClock()
 const told = computed(() => board.value && record(board.value.state, board.value.traced, air.value, elsewhere.value))
 const rows = computed(() => {
   if (!told.value || !board.value) return []
-  const { state: { plan }, traced } = board.value
+  const { state, traced } = board.value
+  const { plan } = state
+  const unlogged = isUnlogged(state)
   return told.value.rows
     .map((row, index) => ({ row, words: stepWords(plan, nth(traced.steps, index), units.value, traced) }))
-    .filter(({ row }) => row.status !== 'open')
+    .filter(({ row }) => row.status !== 'open' && !unlogged(row.step.id))
 })
 const waits = computed(() => {
   const kept = rows.value.flatMap(({ row }) => (row.wait ? [row.wait] : []))
@@ -95,18 +97,29 @@ const stepTitle = (id: string) =>
         </li>
       </ol>
     </section>
-    <section v-if="!rows.length" class="empty sheet">
+    <section v-if="!rows.length && !state.made" class="empty sheet">
       <p>Nothing is entered yet. The record writes itself while the pen is worked.</p>
       <NuxtLink class="key next" :to="`/pens/${pen.id}/work`">Begin at the bench</NuxtLink>
     </section>
     <template v-else>
       <div class="over">
         <dl class="sums">
-          <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(plannedTime) }} planned</dt></div>
-          <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
-          <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
-          <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
-          <div v-if="told.ended"><dd>{{ format(new Date(told.ended), 'd MMM HH:mm') }}</dd><dt>finished</dt></div>
+          <template v-if="state.made">
+            <div v-if="state.made.minutes"><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on</dt></div>
+            <div v-if="state.made.coats !== null">
+              <dd>{{ state.made.coats }}</dd><dt>{{ state.made.coats === 1 ? 'coat' : 'coats' }}</dt>
+            </div>
+            <div v-for="kind in state.made.defects" :key="kind"><dd>◆</dd><dt>{{ nameOf(kind) }}</dt></div>
+          </template>
+          <template v-else>
+            <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(plannedTime) }} planned</dt></div>
+            <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
+            <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
+            <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
+          </template>
+          <div v-if="told.ended">
+            <dd>{{ format(new Date(told.ended), state.made ? 'd MMM yyyy' : 'd MMM HH:mm') }}</dd><dt>finished</dt>
+          </div>
         </dl>
         <p class="save">
           <FieldCamera label="Add a picture" @taken="picture" />
@@ -117,12 +130,12 @@ const stepTitle = (id: string) =>
       </div>
       <PenLeave v-if="state.finished || state.gone || state.returns.length" :pen="pen" :state="state" />
       <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" :name-of="nameOf" />
-      <RecordSurface v-if="planned && traced" :planned="planned" :state="state" :traced="traced" />
-      <section aria-labelledby="table">
+      <RecordSurface v-if="planned && traced && rows.length" :planned="planned" :state="state" :traced="traced" />
+      <section v-if="rows.length" aria-labelledby="table">
         <h2 id="table">Step by step</h2>
         <RecordTable :rows="rows" />
       </section>
-      <section v-if="costed" aria-labelledby="cost">
+      <section v-if="costed && rows.length" aria-labelledby="cost">
         <h2 id="cost">What it cost</h2>
         <PlanCost v-bind="costed" />
       </section>

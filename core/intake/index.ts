@@ -1,0 +1,5 @@
+export { guessColumns, unitOver, type Sought } from './columns'
+export { dayIn, guessOrder, type DayOrder } from './day'
+export { CellError } from './error'
+export { guessDecimal, numberIn, type DecimalSign } from './number'
+export { listedIn, meantBy, namedBy, plainWord, yesIn, type Named } from './words'
