@@ -15,4 +15,4 @@ export type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from './route
 export { csvDialects, tableNames, type CsvDialect, type TableName } from './tables'
 export type { StockMove, Supplies } from './supplies'
 export type { WorkshopEntry, WorkshopList } from './workshops'
-export type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
+export type { MethodVersion, OwnProductKept, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'

@@ -27,6 +27,7 @@ import type {
   OrderChange,
   OrderQuery,
   OwnAbrasive,
+  OwnProduct,
   PenChange,
   PenQuery,
   Pin,
@@ -55,7 +56,7 @@ import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './o
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { Supplies } from './supplies'
 import type { WorkshopEntry, WorkshopList } from './workshops'
-import type { MethodVersion, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
+import type { MethodVersion, OwnProductKept, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
 
 /** Which entries of a batch were new, and which were known already; by their ids. */
 export interface Appended {
@@ -139,6 +140,10 @@ export interface Routes {
   'GET /api/shelf': { answer: Shelf }
   'PUT /api/shelf': { body: ShelfChange, answer: Shelf }
   'PUT /api/shelf/bottle': { body: BottleChange, answer: Shelf }
+  'POST /api/shelf/bottle/thrown': { body: { item: string }, answer: Shelf }
+  'GET /api/shelf/products': { answer: OwnProductKept[] }
+  'POST /api/shelf/products': { body: OwnProduct, answer: Shelf }
+  'PUT /api/shelf/products/:id': { body: OwnProduct & { version: number }, answer: Shelf }
   'POST /api/shelf/own': { body: OwnAbrasive, answer: Shelf }
   'POST /api/shelf/usual': { answer: Shelf }
   'GET /api/supplies': { answer: Supplies }

@@ -3,7 +3,7 @@ import type { OwnHands } from '../core/bench'
 import type { MoistureReading } from '../core/climate'
 import type { Method } from '../core/method'
 import type { Taught } from '../core/plan'
-import type { BlankInput } from '../schemas'
+import type { BlankInput, OwnProduct } from '../schemas'
 import type { Pen } from './pen'
 
 /** Bits of one diameter on the shelf. */
@@ -62,4 +62,12 @@ export type WorkshopLearnt = Taught & {
   presses?: Readonly<Record<string, OwnPress>>
   /** The turner’s own pace at each kind of step, and what changes take. */
   hands?: Readonly<OwnHands>
+}
+
+/** A product of the turner’s own as it is kept. */
+export type OwnProductKept = OwnProduct & {
+  /** Its id. */
+  id: string
+  /** Counts up with every change. */
+  version: number
 }

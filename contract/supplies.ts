@@ -6,8 +6,8 @@ export interface StockMove {
   id: string
   /** Which thing, as its price is named. */
   what: string
-  /** Bought, or counted at the shelf. */
-  how: 'bought' | 'counted'
+  /** Bought, counted at the shelf, or thrown away. */
+  how: 'bought' | 'counted' | 'thrown away'
   /** When, ISO 8601. */
   at: string
   /** How much there was by the log before, in its measure; null where nobody had counted. */

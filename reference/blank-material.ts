@@ -11,6 +11,14 @@ export interface BlankKind {
   species: string | null
   /** What such a blank behaves like. */
   classes: readonly MaterialClass[]
+  /** Its side hardness, N, as the turner has it from somewhere. */
+  hardness?: number | null | undefined
+  /** Its density, kg/m³. */
+  density?: number | null | undefined
+  /** What to mind with it. */
+  caution?: string | null | undefined
+  /** Where that stands. */
+  source?: string | null | undefined
 }
 
 const COLOURS: Partial<Record<MaterialClass, string>> = {
@@ -25,9 +33,9 @@ const COLOURS: Partial<Record<MaterialClass, string>> = {
  * What a plan takes a blank for. A known material keeps its hardness; the blank's own classes stand above the material's where some are
  * given.
  */
-export function materialOf({ id, material, species, classes }: BlankKind): Material {
+export function materialOf({ id, material, species, classes, ...own }: BlankKind): Material {
   const known = materials.find(row => row.id === material)
-  if (known) return classes.length ? { ...known, classes } : known
+  if (known) return { ...known, ...(classes.length ? { classes } : {}), ...ownOf(own) }
   const unknown = materialWith('unknown')
   const colour = classes.map(one => COLOURS[one]).find(Boolean) ?? unknown.colour
   return {
@@ -36,6 +44,17 @@ export function materialOf({ id, material, species, classes }: BlankKind): Mater
     name: species || (classes.includes('resin') ? 'Resin, not known' : unknown.name),
     classes,
     colour,
+    ...ownOf(own),
+  }
+}
+
+/** What a turner knows of a blank stands above what a table has. */
+function ownOf({ hardness, density, caution, source }: Pick<BlankKind, 'hardness' | 'density' | 'caution' | 'source'>): Partial<Material> {
+  const from = { mark: 'pub' as const, note: source ? `as you entered it: ${source}` : 'as you entered it' }
+  return {
+    ...(hardness ? { hardness: { value: hardness, source: from } } : {}),
+    ...(density ? { density: { value: density, source: from } } : {}),
+    ...(caution ? { caution } : {}),
   }
 }
 

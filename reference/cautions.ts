@@ -1,5 +1,5 @@
 import type { Step, StepKind } from '../core/plan'
-import type { CoatRole } from '../core/shelf'
+import type { CoatRole, Material } from '../core/shelf'
 
 /** One caution at the step that needs it. `short` stands on the work screen, `more` behind it. */
 export interface Caution {
@@ -153,8 +153,22 @@ const byRole: Record<CoatRole, readonly Caution[]> = {
   'spray lacquer': [all.spray],
 }
 
-/** The cautions that a step of a plan needs, the first one the most urgent. */
-export function cautionsFor(step: Step): readonly Caution[] {
+/** Work that makes dust or chips of the blank itself. */
+const ON_BLANK: readonly StepKind[] = ['cut', 'drill', 'square', 'turn', 'sand', 'sand back', 'cut back', 'burnish', 'flush', 'clean']
+
+/**
+ * The cautions that a step of a plan needs, the first one the most urgent; what the turner noted of a product or a blank stands with it.
+ */
+export function cautionsFor(step: Step, material?: Pick<Material, 'caution'>): readonly Caution[] {
+  const known = knownFor(step)
+  const product = step.kind === 'coat' || step.kind === 'tube' ? step.product : undefined
+  const own = [product?.caution, ON_BLANK.includes(step.kind) ? material?.caution : undefined].filter(one => one !== undefined).join(' ')
+  if (!own) return known
+  const [first = { id: 'own', short: '', more: rest }, ...others] = known
+  return [{ ...first, short: `${first.short} Yours: ${own}`.trim() }, ...others]
+}
+
+function knownFor(step: Step): readonly Caution[] {
   if (step.kind === 'tube') return step.product?.role === 'tube epoxy' ? [all.epoxy] : [all.ca]
   if (step.kind === 'clean') return step.how === 'alcohol' ? [all.flammable] : [all.dust]
   if (step.kind === 'coat') return byRole[step.product.role]

@@ -43,7 +43,7 @@ it('shows a caution at every step that can hurt, and puts the label first', () =
   const risky = ['cut', 'drill', 'tube', 'turn', 'sand', 'coat', 'level', 'assemble']
   for (const step of planFor('oily-exotic').steps) if (risky.includes(step.kind)) expect(cautionsFor(step).length).toBeGreaterThan(0)
   expect(cautionsFor(planFor('oily-exotic').steps.find(step => step.kind === 'clean')!)[0]!.short).toMatch(/flammable/)
-  for (const caution of materials.flatMap(({ id }) => planFor(id).steps.flatMap(cautionsFor)))
+  for (const caution of materials.flatMap(({ id }) => planFor(id).steps.flatMap(step => cautionsFor(step))))
     expect(caution.more).toMatch(/label.*safety data sheet.*local rules/)
 })
 

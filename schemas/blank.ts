@@ -48,6 +48,11 @@ export const blankSchema = judged(exact({
   count: number().integer().min(0).max(10_000).required(),
   damp: boolean().required(),
   photo: uuid().nullable().defined(),
+  /** Side hardness, N, and density, kg/m³, of a wood that is in no table; what to mind with it, and where all that stands. */
+  hardness: number().nullable().min(100, 'Should lie between 100 and 30,000 N.').max(30_000, 'Should lie between 100 and 30,000 N.'),
+  density: number().nullable().min(50, 'Should lie between 50 and 2,000 kg/m³.').max(2000, 'Should lie between 50 and 2,000 kg/m³.'),
+  caution: line(200).nullable(),
+  source: line(200).nullable(),
   /** Whether it is a board; said when it is put on the shelf. */
   board: boolean(),
   /** The board that these sticks were cut from; said when they are put on the shelf. */

@@ -51,6 +51,8 @@ export const product = exact({
   waits,
   label: waits,
   keeps: perhaps({ days: positive(), source }),
+  alike: string().min(1).max(120),
+  caution: string().max(200),
   bottle: perhaps({ opened: day(), keeps: some(), left: some(), size: some(), sealed: some(), price: some() }),
 })
 
@@ -88,6 +90,7 @@ const inputs = exact({
     ).required(),
     hardness: perhaps({ value: positive(), source }),
     density: perhaps({ value: positive(), source }),
+    caution: string().max(200),
   }),
   method: exact({ id: id(), version: number().integer().min(1).required(), source, ...methodSettings }),
   shelf: exact({ abrasives: array(abrasive).max(200).required(), products: array(product).max(100).required() }),

@@ -1,10 +1,10 @@
-import { boolean, number, string, type InferType } from 'yup'
+import { boolean, number, string, ValidationError, type InferType } from 'yup'
 import type { Climate } from '../core/climate'
 import { currencies } from '../core/format'
 import type { WaitPurpose } from '../core/shelf'
 import { unitSystems } from '../core/units'
 import { abrasives, products } from '../reference'
-import { day, exact, line, perhaps, version, word } from './common'
+import { day, exact, judged, line, perhaps, version, word } from './common'
 
 const habit = (least: number, most: number, unit = ' mm') =>
   number()
@@ -51,13 +51,21 @@ const labelled = perhaps({ plain: seconds().required(), latest: seconds() }).tes
 )
 const ml = () => number().nullable().min(0, 'Should lie between 0 and 10 000 ml.').max(10_000, 'Should lie between 0 and 10 000 ml.')
 
+const KEEPS = 'Should lie between 1 and 3650 days.'
+const keptDays = () => number().integer().nullable().min(1, KEEPS).max(3650, KEEPS)
+/** A product by its id: a known one, or one of the turner’s own. */
+const productId = () => line(60).test(
+  'item', 'Is not a product that Oxlip knows. Choose one of the shelf’s.',
+  value => !value || value.startsWith('own-') || products.some(row => row.id === value),
+)
+
 /** The bottle of a product on the shelf, and what its own label says; null takes a figure away. */
 export const bottleSchema = exact({
-  item: word(...products.map(row => row.id)).required(),
+  item: productId().required(),
   opened: day(),
   /** It stands there sealed: not opened yet. */
   closed: boolean(),
-  keeps: number().integer().nullable().min(1, 'Should lie between 1 and 3650 days.').max(3650, 'Should lie between 1 and 3650 days.'),
+  keeps: keptDays(),
   left: ml(),
   size: ml(),
   sealed: number().integer().min(0).max(1000),
@@ -98,12 +106,46 @@ export const shelfChangeSchema = exact({
 }).test('use', 'Should be used wet, dry or both.', value => value?.wet !== false || value.dry !== false)
 export type ShelfChange = InferType<typeof shelfChangeSchema>
 
-/** A pad with a colour and no number, placed between two that are known. */
-export const ownAbrasiveSchema = exact({
+/** An abrasive of one’s own: by its grain, as its label says, or a pad with a colour and no number, placed between two that are known. */
+export const ownAbrasiveSchema = judged(exact({
   label: line(40).trim().min(1).required(),
-  coarser: word(...abrasives.map(row => row.id)).required(),
-  finer: word(...abrasives.map(row => row.id)).required(),
+  coarser: word(...abrasives.map(row => row.id)),
+  finer: word(...abrasives.map(row => row.id)),
+  /** Its grain, µm. */
+  micron: number().min(0.1, 'Should lie between 0.1 and 500 µm.').max(500, 'Should lie between 0.1 and 500 µm.'),
   wet: boolean().required(),
   dry: boolean().required(),
+}), ({ coarser, finer, micron }) => {
+  if (micron !== undefined && (coarser ?? finer) === undefined) return true
+  if (micron !== undefined) return new ValidationError('Give either its grain or two that it lies between.', micron, 'micron')
+  const missing = coarser === undefined ? 'coarser' : finer === undefined ? 'finer' : undefined
+  return missing === undefined || new ValidationError('Is missing: choose one.', undefined, missing)
 })
 export type OwnAbrasive = InferType<typeof ownAbrasiveSchema>
+
+/**
+ * A product of one’s own, or one more bottle of one: like a known one but for what is said. What its label says of waits is said at its
+ * bottle.
+ */
+const ownProduct = {
+  name: line(60).trim().min(1).required(),
+  /** The known product that it is like. */
+  alike: word(...products.map(row => row.id)).required(),
+  /** What a coat of it adds, µm; null: as the one that it is like. */
+  build: number().nullable().min(0.1, 'Should lie between 0.1 and 300 µm.').max(300, 'Should lie between 0.1 and 300 µm.').defined(),
+  /** Days it keeps once opened; null: as the one that it is like. */
+  keeps: keptDays().defined(),
+  /** What to mind, in the words of its label. */
+  caution: line(200).trim().defined(),
+  /** Where that stands. */
+  source: line(200).trim().defined(),
+}
+/** The same as it is entered. */
+export const ownProductSchema = exact(ownProduct)
+/** The same changed: the version that was seen. */
+export const ownProductChangeSchema = exact({ version: version().required(), ...ownProduct })
+/** The same as it comes in. */
+export type OwnProduct = InferType<typeof ownProductSchema>
+
+/** A bottle that is thrown away, by its product. */
+export const thrownSchema = exact({ item: productId().required() })

@@ -17,7 +17,9 @@ export function useSample() {
   const fitting = computed(() => stock.fitting(chosen.value.fitting)?.fitting ?? stock.fittings?.[0]?.fitting)
   const shelf = computed((): Shelf | undefined => {
     const there = workshop.shelf
-    return there && { ...there, products: products.map(row => there.products.find(one => one.id === row.id) ?? row) }
+    if (!there) return undefined
+    const missing = products.filter(row => !there.products.some(one => one.role === row.role))
+    return { ...there, products: [...there.products, ...missing] }
   })
 
   function inputsFor(method: Method): PlanInputs | undefined {

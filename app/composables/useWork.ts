@@ -32,7 +32,7 @@ export function useWork() {
     next.value && store.plan && store.traced ? stepWords(store.plan, next.value, units.value, store.traced) : undefined,
   )
   const place = computed(() => (next.value && store.plan ? coatPlace(store.plan, next.value.step) : ''))
-  const caution = computed(() => next.value && cautionsFor(next.value.step)[0])
+  const caution = computed(() => next.value && cautionsFor(next.value.step, store.plan?.inputs.material)[0])
   const wait = computed((): NextWait | undefined => {
     const running = store.state?.waits.find(one => one.before === store.state?.next?.id)
     if (!running) return undefined

@@ -5,8 +5,8 @@ import { format } from 'date-fns'
 import { sandingClass, type Material, type Product, type Shelf } from '#core/shelf'
 import { money } from '#core/format'
 import { unitWords } from '#core/units'
-import type { WorkshopLearnt } from '#contract'
-import type { BottleChange, OwnAbrasive, ShelfChange, Workshop, WorkshopChange } from '#schemas'
+import type { OwnProductKept, WorkshopLearnt } from '#contract'
+import type { BottleChange, OwnAbrasive, OwnProduct, ShelfChange, Workshop, WorkshopChange } from '#schemas'
 
 /** The air, the units and the shelf of this workshop. */
 export const useWorkshop = defineStore('workshop', () => {
@@ -70,6 +70,16 @@ export const useWorkshop = defineStore('workshop', () => {
       ...(sealed === undefined ? {} : { sealed }), ...(bottle.size ? { left: bottle.size } : {}),
     })
   }
+  /** A product of one's own, entered or changed. */
+  async function keepOwnProduct(wanted: OwnProduct, kept?: OwnProductKept) {
+    const { id, version } = kept ?? {}
+    shelf.value = await onShelf(() => (id !== undefined && version !== undefined
+      ? api('PUT /api/shelf/products/:id', { params: { id }, body: { ...wanted, version } })
+      : api('POST /api/shelf/products', { body: wanted })))
+  }
+  async function throwAway(item: string) {
+    shelf.value = await onShelf(() => api('POST /api/shelf/bottle/thrown', { body: { item } }))
+  }
   async function addOwnAbrasive(wanted: OwnAbrasive) {
     shelf.value = await onShelf(() => api('POST /api/shelf/own', { body: wanted }))
   }
@@ -94,6 +104,8 @@ export const useWorkshop = defineStore('workshop', () => {
     save,
     putOnShelf,
     addOwnAbrasive,
+    keepOwnProduct,
+    throwAway,
     fillShelf,
   }
 })

@@ -34,4 +34,5 @@ export {
   type WaitPurpose,
 } from './product'
 export { productFor, type Shelf } from './shelf'
+export { inTurn } from './turn'
 export { coarsestGrain, density, isUneven, mediumOf, sandingClass, soakOnTop, type SandingClass } from './traits'

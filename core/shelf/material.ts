@@ -27,6 +27,8 @@ export interface Material {
   hardness?: { value: number, source: Source }
   /** Density at workshop moisture, kg/m³; absent when nobody knows it. */
   density?: { value: number, source: Source }
+  /** What to mind when it is worked, as the turner noted it. */
+  caution?: string
   /** Colour for the drawings, `#rrggbb`. */
   colour: string
   /** Where its row comes from. */

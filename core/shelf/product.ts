@@ -82,6 +82,10 @@ export interface Product {
   label?: Partial<Record<WaitPurpose, BaseWait>>
   /** Days it keeps once opened, where that is short. */
   keeps?: { days: number, source: Source }
+  /** The product whose figures it has where its own label says none: of the turner’s own ones. */
+  alike?: string
+  /** What to mind when it is used, as the turner noted it. */
+  caution?: string
   /** The bottle in use; absent while nothing was said of it. */
   bottle?: Bottle
   /** Where its row comes from. */

@@ -1,4 +1,4 @@
-import { array, lazy, mixed, number, object, type AnySchema, type InferType, type ObjectShape } from 'yup'
+import { array, lazy, mixed, number, object, string, type AnySchema, type InferType, type ObjectShape } from 'yup'
 import type { DayOrder, DecimalSign } from '../../core/intake'
 import { exact, line, word } from '../common'
 import { intakeNames } from './field'
@@ -48,7 +48,7 @@ export const intakeSchema = exact({
   /** Made where it was chosen, so that taking it in twice is once. */
   id: line(36).matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/, 'Should be an id (UUID in lower case).').required(),
   name: word(...intakeNames).required(),
-  text: mixed<string>((value): value is string => typeof value === 'string').required()
+  text: string().required()
     .test('size', 'Is over 10 MB: take it in in parts.', value => (value?.length ?? 0) <= MOST_BYTES),
   mapping: mappingSchema,
   /** Rows that are left out, by their numbers in the sheet. */

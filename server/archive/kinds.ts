@@ -32,7 +32,17 @@ export const kinds: readonly Kind[] = [
   { kind: 'air_readings', key: ['at'], order: 'at', fixed: true, fields: { at: 'moment', celsius: 'number', humidity: 'number' } },
   {
     kind: 'own_abrasives', key: ['id'], order: 'created_at, id', fixed: true,
-    fields: { id: 'text', label: 'text', coarser: 'text', finer: 'text', wet: 'yes or no', dry: 'yes or no', created_at: 'moment' },
+    fields: {
+      id: 'text', label: 'text', coarser: 'text?', finer: 'text?', micron: 'number?', wet: 'yes or no', dry: 'yes or no',
+      created_at: 'moment',
+    },
+  },
+  {
+    kind: 'own_products', key: ['id'], order: 'created_at, id',
+    fields: {
+      id: 'text', version, name: 'text', alike: 'text', build: 'number?', keeps: 'integer?', caution: 'text', source: 'text',
+      created_at: 'moment',
+    },
   },
   {
     kind: 'shelf_items', key: ['item'], order: 'item',
@@ -59,7 +69,8 @@ export const kinds: readonly Kind[] = [
     fields: {
       id, version, name: 'text', material: 'text?', species: 'text?', classes: 'texts', origin: 'text?', width: 'number?',
       height: 'number?', length: 'number?', count: 'integer', damp: 'yes or no', photo: 'id?', gone: 'yes or no',
-      created_at: 'moment', counted_at: 'moment', board: 'yes or no', cut_from: 'id?', uncut: 'yes or no',
+      created_at: 'moment', counted_at: 'moment', board: 'yes or no', cut_from: 'id?', uncut: 'yes or no', hardness: 'number?',
+      density: 'number?', caution: 'text?', source: 'text?',
     },
   },
   {

@@ -2,11 +2,11 @@ import type { Knex } from 'knex'
 import type { LearntCourse, LearntOf } from '../../contract'
 import type { AsideChange } from '../../schemas'
 import { listAside } from './aside'
-import { DEFAULTS, readAllLearnt } from './learnt'
+import { readAllLearnt, usualBuilds } from './learnt'
 
 /** All that was learnt, and what of it is set aside. */
 export const readLearntOf = async (knex: Knex): Promise<LearntOf> =>
-  ({ learnt: await readAllLearnt(knex), aside: await listAside(knex), builds: DEFAULTS })
+  ({ learnt: await readAllLearnt(knex), aside: await listAside(knex), builds: await usualBuilds(knex) })
 
 /** Sets something aside, or takes it in again; saying so twice changes nothing. */
 export async function changeAside(knex: Knex, { what, aside }: AsideChange): Promise<LearntOf> {

@@ -7,8 +7,8 @@ import { fitBuild, learnEvenness, type BuildFit, type Growth, type Levelled, typ
 import { learnSanding, type Learnt, type SandingObservation } from '../../core/sanding'
 import type { StepKind } from '../../core/plan'
 import type { SandingClass } from '../../core/shelf'
-import { products } from '../../reference'
 import { listAside, withoutAside } from './aside'
+import { allProducts } from './own-products'
 import { isFresh, keepLesson, type Lesson } from './lessons'
 
 /** The latest answers of a class, and growths of coats, that are learnt from: hands, papers and bottles change. */
@@ -18,7 +18,8 @@ const LATEST_STEPS = 1500
 const DEFECTS_OF_A_PEN = 20
 
 /** What coats build before anything is measured, µm, by product. */
-export const DEFAULTS = Object.fromEntries(products.flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
+export const usualBuilds = async (knex: Knex): Promise<Record<string, number>> =>
+  Object.fromEntries((await allProducts(knex)).flatMap(product => (product.film ? [[product.id, product.film.build]] : [])))
 
 /** A log, or as much of it as there was at a moment (ISO 8601). */
 interface Log {
@@ -53,7 +54,7 @@ async function learnClass(log: Log, of: string): Promise<Learnt> {
 /** What coats build; a measurement is named by its pen. */
 async function learnBuilds(log: Log): Promise<BuildFit> {
   const growths = await latest<Growth>(log, 'growth')
-  return fitBuild(growths.map(({ mark, ...growth }) => ({ ...growth, id: `${mark}${growth.id}` })), DEFAULTS)
+  return fitBuild(growths.map(({ mark, ...growth }) => ({ ...growth, id: `${mark}${growth.id}` })), await usualBuilds(log.knex))
 }
 
 /** How long a product waits in this shop. */
@@ -112,7 +113,7 @@ const KINDS = ['sanding', 'growth', 'touch', 'levelled', 'press', 'step']
 export async function readLearnt(knex: Knex, asking: Asking = { keeps: false }): Promise<WorkshopLearnt> {
   const aside = await listAside(knex)
   const learnt = await readAllLearnt(knex, asking)
-  return aside.length ? withoutAside(learnt, new Set(aside), DEFAULTS) : learnt
+  return aside.length ? withoutAside(learnt, new Set(aside), await usualBuilds(knex)) : learnt
 }
 
 /** The same with what was set aside. */

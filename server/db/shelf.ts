@@ -2,11 +2,14 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { betweenMarks } from '../../core/abrasives'
 import { abrasivePrice, bottlePrice } from '../../core/money'
-import { grainOf, type BaseWait, type Bottle, type Product, type Shelf, type ShelfAbrasive, type WaitPurpose } from '../../core/shelf'
-import { abrasives, products, usualAbrasives, usualProducts } from '../../reference'
+import {
+  grainOf, inTurn, type BaseWait, type Bottle, type Product, type Shelf, type ShelfAbrasive, type WaitPurpose,
+} from '../../core/shelf'
+import { abrasives, usualAbrasives, usualProducts } from '../../reference'
 import type { BottleChange, OwnAbrasive, ShelfChange } from '../../schemas'
 import { FieldsError, StoredError } from '../faults'
 import { usedSince } from './learnt'
+import { allProducts } from './own-products'
 import { noteCount } from './stock-log'
 import { usedSheets } from './used'
 
@@ -39,15 +42,15 @@ async function allAbrasives(knex: Knex): Promise<ShelfAbrasive[]> {
   return [...abrasives, ...own.map(asAbrasive)].sort((a, b) => grainOf(b) - grainOf(a))
 }
 
-const asAbrasive = ({ id, label, coarser, finer, wet, dry }: OwnRow): ShelfAbrasive => ({
+const asAbrasive = ({ id, label, coarser, finer, micron, wet, dry }: OwnRow): ShelfAbrasive => ({
   id,
   wet,
   dry,
-  ...betweenMarks(label, markOf(coarser), markOf(finer)),
+  ...(micron ? { scale: 'micron', mark: micron, label } : betweenMarks(label, markOf(coarser), markOf(finer))),
 })
 
 /** A known abrasive by its id. @throws StoredError when the reference data do not have it any more */
-function markOf(id: string): ShelfAbrasive {
+function markOf(id: string | undefined | null): ShelfAbrasive {
   const found = abrasives.find(row => row.id === id)
   if (!found) throw new StoredError(`No abrasive is called ${id}.`)
   return found
@@ -83,12 +86,14 @@ async function withBottles(knex: Knex): Promise<Product[]> {
     .where({ gone: false })
     .select(...BOTTLE, knex.raw('to_char(opened, \'YYYY-MM-DD\') as opened'))
   const used = await usedOf(knex, rows)
-  return products.flatMap((product): Product[] => {
+  const all = await allProducts(knex)
+  const there = all.flatMap((product): Product[] => {
     const row = rows.find(one => one.item === product.id)
     if (!row) return []
     const [bottle, label] = [bottleOf(row, used.get(row.item) ?? 0), labelOf(row)]
     return [{ ...product, ...(Object.keys(bottle).length ? { bottle } : {}), ...(Object.keys(label).length ? { label } : {}) }]
   })
+  return inTurn(there, new Date().toISOString().slice(0, 10))
 }
 
 /** What coats took from each bottle since it was said what is left in it, ml. */
@@ -164,10 +169,13 @@ export async function fillShelf(knex: Knex): Promise<Shelf> {
   return readShelf(knex)
 }
 
-/** Keeps a pad with a colour and no number, and puts it on the shelf. @throws FieldsError when both neighbours are of one grain */
+/**
+ * Keeps an abrasive by its grain, or a pad with a colour and no number, and puts it on the shelf. @throws FieldsError when both
+ * neighbours are of one grain
+ */
 export async function createOwnAbrasive(knex: Knex, wanted: OwnAbrasive): Promise<Shelf> {
   try {
-    betweenMarks(wanted.label, markOf(wanted.coarser), markOf(wanted.finer))
+    if (!wanted.micron) betweenMarks(wanted.label, markOf(wanted.coarser), markOf(wanted.finer))
   } catch (error) {
     if (error instanceof RangeError) throw new FieldsError({ finer: error.message })
     throw error

@@ -16,3 +16,7 @@ export async function latestMoves(knex: Knex): Promise<StockMove[]> {
     .orderBy([{ column: 'at', order: 'desc' }, 'id']).limit(SHOWN).select('id', 'what', 'how', 'at', 'was', 'now', 'pieces', 'each')
   return rows.map(row => ({ ...row, at: row.at.toISOString() }))
 }
+
+/** What is thrown away is kept with what was in it, ml. */
+export const noteThrown = (knex: Knex, what: string, was: number | null): Promise<unknown> =>
+  knex('stock_log').insert({ id: randomUUID(), what, how: 'thrown away', was, now: 0 })

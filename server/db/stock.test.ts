@@ -91,7 +91,8 @@ describe('fittings', () => {
 describe('blanks', () => {
   it('are kept, changed, taken off and put back, with their story', async () => {
     const made = await createBlank(knex, blank())
-    expect(await listBlanks(knex)).toEqual([{ ...blank(), id: made.id, version: 1, readings: [] }])
+    const unsaid = { hardness: null, density: null, caution: null, source: null }
+    expect(await listBlanks(knex)).toEqual([{ ...blank(), ...unsaid, id: made.id, version: 1, readings: [] }])
     await expect(changeBlank(knex, made.id, { ...blank(), version: 7 })).rejects.toThrow(ConflictError)
     await dropBlank(knex, made.id)
     expect(await listBlanks(knex)).toEqual([])

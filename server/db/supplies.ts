@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
 import type { Supplies } from '../../contract'
 import { FieldsError } from '../faults'
-import { abrasives, products } from '../../reference'
+import { abrasives } from '../../reference'
 import type { Bought, SupplyChange } from '../../schemas'
 import { readBlank } from './blanks'
 import { readFitting } from './fittings'
 import { changePrice } from './prices'
+import { allProducts } from './own-products'
 import { readShelf } from './shelf'
 import { latestMoves } from './stock-log'
 
@@ -49,7 +50,7 @@ const ONTO: Readonly<Record<string, (knex: Knex, id: string, bought: Bought) => 
     return { was, now }
   },
   async bottle(knex, id, { pieces, each }) {
-    if (!products.some(one => one.id === id)) return undefined
+    if (!(await allProducts(knex)).some(one => one.id === id)) return undefined
     const row: { sealed: number } | undefined = await knex('shelf_items').where({ item: id, gone: false }).first('sealed')
     const [was, now] = [row?.sealed ?? 0, (row?.sealed ?? 0) + pieces]
     await knex('shelf_items').insert({ item: id, sealed: now, gone: false, ...(each === null ? {} : { price: each }) })

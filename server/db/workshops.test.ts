@@ -44,6 +44,7 @@ beforeEach(async () => {
   ;[mine, theirs] = [database.knex(), database.pool(demo.id)]
   await theirs('photos').insert({ id: PHOTO, width: 1, height: 1, large: Buffer.from('a'), small: Buffer.from('b') })
   await theirs('own_abrasives').insert({ id: 'own-x', label: 'x', coarser: 'P-220', finer: 'P-320', wet: true, dry: true })
+  await theirs('own_products').insert({ id: 'own-y', name: 'y', alike: 'thin-ca', caution: '', source: '' })
   await readLearnt(theirs, { keeps: true })
   await theirs('evening_hours').insert({ who: 'turner', day: '5', spans: '[]' })
   await theirs('evening_pins').insert({ id: PHOTO, pen_id: (await theirs('pens').first('id'))!.id, body: '{}' })

@@ -54,7 +54,7 @@ const HELD = [
   'evening_calendars', 'evening_hours', 'evening_pins', 'evening_plans',
   'facts', 'lessons', 'trial_pens', 'trials', 'pen_told', 'learnt_aside', 'pen_search', 'pen_rows', 'events', 'plans',
   'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods',
-  'fittings', 'bits', 'own_abrasives', 'shelf_items', 'air_readings', 'changes', 'workshop',
+  'fittings', 'bits', 'own_abrasives', 'own_products', 'shelf_items', 'air_readings', 'changes', 'workshop',
 ] as const
 
 /** Deletes a workshop whole, in the transaction given: its log too, which else nothing takes away. */

@@ -69,7 +69,7 @@ export function jobCard(sheet: Sheet, paper: PaperPen): void {
     sheet.to(how + 1.4)
   })
   sheet.space(2)
-  const cautions = [...new Set(plan.steps.flatMap(step => cautionsFor(step).map(one => one.short)))]
+  const cautions = [...new Set(plan.steps.flatMap(step => cautionsFor(step, plan.inputs.material).map(one => one.short)))]
   for (const one of [...cautions, 'The product’s label, its safety data sheet and local rules stand above this card.']) {
     sheet.needs(6)
     sheet.words(`! ${one}`, { size: 9, colour: '#a23a2a' })

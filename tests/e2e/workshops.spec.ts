@@ -125,6 +125,7 @@ test('no route tells or changes anything of another workshop', async ({ request 
     ['/pens/:id', one.id], ['/blanks/:id', blank.id], [':reading', blank.readings[0]!.id], ['/methods/:id', one.method],
     ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()],
     ['/customers/:id', customer.id], ['/orders/:id', order.id], ['/places/:id', place.id], ['/pins/:id', pin.id],
+    ['/products/:id', 'own-here'], ['/intakes/:id', randomUUID()],
   ]
   expect((await request.put(`/api/evenings/pins?workshop=${demo.id}`, { data: pin })).status()).toBe(200)
   const filled = (path: string) =>
@@ -162,6 +163,7 @@ test('no route tells or changes anything of another workshop', async ({ request 
         id: randomUUID(), pen: null, material: null, fitting: null, method: null, refill: '', packing: '', wish: '', price: null,
       }],
     },
+    'PUT /api/shelf/products/:id': { version: 1, name: 'x', alike: 'thin-ca', build: null, keeps: null, caution: '', source: '' },
     'PUT /api/places/:id': { version: 1, name: 'x', kind: 'shop', day: null, cost: null, gone: true },
     'PATCH /api/findings/trials/:id': { ended: true },
     'POST /api/events': {
@@ -194,6 +196,8 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'DELETE /api/customers/:id': 200,
     'PUT /api/orders/:id': 404,
     'PUT /api/places/:id': 404,
+    'PUT /api/shelf/products/:id': 404,
+    'DELETE /api/intakes/:id': 404,
     'PATCH /api/pens/:id': 404,
     'POST /api/pens/:id/plan': 404,
   })

@@ -45,8 +45,11 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
   const place = { id: randomUUID(), name: 'Junk', kind: 'fair', day: null, cost: null, gone: false }
   for (const [path, data] of [['customers', people], ['orders', order], ['places', place]] as const)
     expect((await request.post(`/api/${path}`, { data })).status()).toBe(201)
+  const mine = { name: 'Junk', alike: 'thin-ca', build: null, keeps: null, caution: '', source: '' }
+  expect((await request.post('/api/shelf/products', { data: mine })).status()).toBe(201)
+  const [product] = await get<[{ id: string }]>('/api/shelf/products')
   const ids: Record<string, string> = {
-    customers: people.id, orders: order.id, places: place.id,
+    customers: people.id, orders: order.id, places: place.id, products: product.id,
     pens: made.id, fittings: fitting, methods: made.method, blanks: blank, workshops: workshop, trials: trial,
   }
   const defect = randomUUID()

@@ -16,7 +16,7 @@ const props = defineProps<{
   says: string
 }>()
 const { units } = storeToRefs(useWorkshop())
-const caution = computed(() => cautionsFor(props.one.step)[0])
+const caution = computed(() => cautionsFor(props.one.step, props.plan.inputs.material)[0])
 const speed = computed(() => stepSpeed(props.plan, props.one.step, props.traced))
 </script>
 

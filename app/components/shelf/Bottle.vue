@@ -1,23 +1,22 @@
 <script setup lang="ts">
-import { must } from '#core/sure'
-import { day, decimal, formatSpan, millilitres } from '#core/format'
+import { counted, day, decimal, formatSpan, millilitres } from '#core/format'
 import { format } from 'date-fns'
 import { keepsUntil, type Product, type WaitPurpose } from '#core/shelf'
 import { parseSpan, UnitError } from '#core/units'
 import type { BottleChange, FieldErrors } from '#schemas'
 import { bottleSchema, errorsOf } from '#schemas'
-import { products } from '#reference'
+import type { OwnProductKept } from '#contract'
 
 /**
  * The bottle of a product that is on the shelf: when it was opened, what is left, what it cost, and what its own label says of each
  * wait, beside our base waits.
  */
-const props = defineProps<{ product: Product }>()
+const props = defineProps<{ product: Product, own?: OwnProductKept }>()
+const emit = defineEmits<{ changed: [] }>()
 const open = ref(false)
 const workshop = useWorkshop()
 const toast = useToast()
 
-const reference = computed(() => must(products.find(row => row.id === props.product.id), 'the shelf holds products of the reference only'))
 const bottle = computed(() => props.product.bottle ?? {})
 const until = computed(() => keepsUntil(props.product))
 const today = () => format(new Date(), 'yyyy-MM-dd')
@@ -35,7 +34,7 @@ const NAMES: Record<WaitPurpose, string> = {
 }
 const waits = computed(() =>
   (Object.keys(NAMES) as WaitPurpose[]).flatMap((purpose) => {
-    const ours = reference.value.waits?.[purpose]
+    const ours = props.product.waits?.[purpose]
     return ours ? [{ purpose, name: NAMES[purpose], ours, label: props.product.label?.[purpose] }] : []
   }),
 )
@@ -135,6 +134,22 @@ async function keep() {
     toast.add({ title: Object.values(answer.fields)[0] ?? answer.message, color: 'error' })
   }
 }
+/** Whether one more bottle of it is being entered. */
+const more = ref(false)
+function added() {
+  more.value = false
+  emit('changed')
+}
+async function throwAway() {
+  try {
+    await workshop.throwAway(props.product.id)
+    const next = bottle.value.sealed ? 'The next one is sealed still.' : 'It is off the shelf.'
+    toast.add({ title: `${props.product.name}: thrown away. ${next}` })
+    emit('changed')
+  } catch (error) {
+    toast.add({ title: refused(error).message, color: 'error' })
+  }
+}
 async function openNext() {
   try {
     await workshop.openBottle(props.product)
@@ -153,7 +168,7 @@ const line = computed(() =>
     .filter(Boolean)
     .join(' · '),
 )
-const own = computed(() => workshop.fit.products[props.product.id])
+const measured = computed(() => workshop.fit.products[props.product.id])
 </script>
 
 <template>
@@ -164,10 +179,12 @@ const own = computed(() => workshop.fit.products[props.product.id])
       <span v-if="until && past" class="harm">◆ kept until about {{ day(until) }}</span>
       <span v-else-if="until" class="quiet">keeps until {{ day(until) }}</span>
     </summary>
-    <p v-if="own?.measurements">
-      <b>Yours builds {{ decimal(own.build, 1) }} µm a coat</b> ({{ decimal(own.low, 1) }} to {{ decimal(own.high, 1) }}), from
-      {{ own.measurements }} {{ own.measurements === 1 ? 'measurement' : 'measurements' }}; plans go by it.
+    <p v-if="measured?.measurements">
+      <b>Yours builds {{ decimal(measured.build, 1) }} µm a coat</b> ({{ decimal(measured.low, 1) }} to
+      {{ decimal(measured.high, 1) }}), from {{ counted(measured.measurements, 'measurement') }}; plans go by it.
     </p>
+    <p v-if="product.caution" class="harm">◆ {{ product.caution }}</p>
+    <ShelfOwnProduct v-if="open && own" :own="own" @kept="emit('changed')" />
     <form v-if="open" class="filled" novalidate @submit.prevent="keep">
       <div class="fields">
         <UFormField label="Opened on" :error="errors.opened ?? false">
@@ -226,12 +243,20 @@ const own = computed(() => workshop.fit.products[props.product.id])
         </tbody>
       </table>
       <div class="end">
+        <button type="button" class="key away" @click="throwAway">Thrown away</button>
         <button v-if="bottle.sealed || bottle.opened === null" type="button" class="key" @click="openNext">
           Open {{ bottle.opened === null ? 'it' : 'the next' }} today
         </button>
         <button type="submit" class="key">Keep</button>
       </div>
     </form>
+    <template v-if="open && !own">
+      <p v-if="!more"><button type="button" class="key" @click="more = true">One more bottle, open beside this one</button></p>
+      <template v-else>
+        <p class="quiet">Each has its own day and its own rest. Plans take the open one that keeps for the shortest time.</p>
+        <ShelfOwnProduct :like="product.id" :name="`${product.name}, second bottle`" @kept="added" />
+      </template>
+    </template>
   </details>
 </template>
 
@@ -244,7 +269,9 @@ table { width: 100%; border-collapse: collapse; }
 th, td { text-align: left; padding: 0.2rem 0.8rem 0.2rem 0; font-weight: 400; vertical-align: middle; }
 thead th { color: var(--ink-2); font-size: 0.95rem; }
 tbody th { white-space: nowrap; }
-.end { display: flex; justify-content: flex-end; gap: 0.6rem; }
+.end { display: flex; flex-wrap: wrap; justify-content: flex-end; gap: 0.6rem; }
+.away { margin-right: auto; }
+.own { padding-bottom: 1rem; }
 @media (max-width: 1000px) { .fields { grid-template-columns: repeat(3, minmax(0, 1fr)); } }
 @media (max-width: 560px) {
   .fields { grid-template-columns: repeat(2, minmax(0, 1fr)); }

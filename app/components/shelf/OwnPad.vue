@@ -3,13 +3,14 @@ import { abrasiveName, betweenMarks, grainSize } from '#core/abrasives'
 import { abrasives } from '#reference'
 import { errorsOf, ownAbrasiveSchema, type FieldErrors } from '#schemas'
 
-/** A pad that has a colour and no number: between which two does it lie? */
+/** An abrasive that is in no list: by its grain, or a pad that has a colour and no number: between which two does it lie? */
 const store = useWorkshop()
 const toast = useToast()
-const form = reactive({ label: '', coarser: 'pad-1800', finer: 'pad-3200', wet: true, dry: true })
+const form = reactive({ label: '', coarser: 'pad-1800', finer: 'pad-3200', micron: null as number | null, wet: true, dry: true })
 const errors = ref<FieldErrors>({})
 const items = abrasives.map(one => ({ label: `${abrasiveName(one)}, ${grainSize(one.scale, one.mark)} µm`, value: one.id }))
 const placed = computed(() => {
+  if (form.micron) return `Taken as ${form.micron} µm, as its label says.`
   const [a, b] = [abrasives.find(one => one.id === form.coarser), abrasives.find(one => one.id === form.finer)]
   if (!a || !b) return 'Choose two.'
   try {
@@ -19,7 +20,8 @@ const placed = computed(() => {
   }
 })
 async function keep() {
-  const wanted = { ...form, label: form.label.trim() }
+  const { coarser, finer, micron, ...rest } = form
+  const wanted = { ...rest, label: form.label.trim(), ...(micron ? { micron } : { coarser, finer }) }
   errors.value = errorsOf(ownAbrasiveSchema, wanted)
   if (Object.keys(errors.value).length) return
   // The name is taken now: what is typed meanwhile is the next one's.
@@ -41,8 +43,17 @@ async function keep() {
     <UFormField label="What you call it" :error="errors.label ?? false">
       <UInput v-model="form.label" size="xl" maxlength="40" placeholder="grey pad" />
     </UFormField>
-    <UFormField label="Finer than" :error="errors.coarser ?? false"><USelect v-model="form.coarser" size="xl" :items="items" /></UFormField>
-    <UFormField label="Coarser than" :error="errors.finer ?? false"><USelect v-model="form.finer" size="xl" :items="items" /></UFormField>
+    <UFormField label="Its grain, µm" :error="errors.micron ?? false">
+      <UInputNumber
+        v-model="form.micron" size="xl" :min="0.1" :max="500" :step="1" :step-snapping="false" placeholder="its label says none"
+      />
+    </UFormField>
+    <template v-if="!form.micron">
+      <UFormField label="Finer than" :error="errors.coarser ?? false">
+        <USelect v-model="form.coarser" size="xl" :items="items" />
+      </UFormField>
+      <UFormField label="Coarser than" :error="errors.finer ?? false"><USelect v-model="form.finer" size="xl" :items="items" /></UFormField>
+    </template>
     <div class="how">
       <label><input v-model="form.wet" type="checkbox"> wet</label><label><input v-model="form.dry" type="checkbox"> dry</label>
       <span v-if="errors.dry" class="harm">{{ errors.dry }}</span>
@@ -53,7 +64,7 @@ async function keep() {
 </template>
 
 <style scoped>
-.own { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 0 1rem; }
+.own { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 0 1rem; }
 .own > :deep(*) { min-height: 5.6rem; }
 .how { grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 0.6rem 1.2rem; align-items: center; min-height: 0 !important; }
 .how label { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; }

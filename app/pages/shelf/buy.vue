@@ -118,11 +118,12 @@ const print = () => window.print()
       <button type="button" class="key next" :disabled="busy" @click="book">Book in what is ticked</button>
     </p>
     <section v-if="store.told?.moves.length" class="no-print" aria-labelledby="lately">
-      <h2 id="lately">Bought and counted lately</h2>
+      <h2 id="lately">Bought, counted and thrown away lately</h2>
       <ul class="moves">
         <li v-for="move in store.told.moves" :key="move.id">
           {{ clockTime(move.at, now) }}, <b>{{ nameOf(move.what) }}</b>:
           <template v-if="move.how === 'bought'">{{ pieces(move.what, move.pieces ?? 0) }} bought</template>
+          <template v-else-if="move.how === 'thrown away'">thrown away</template>
           <template v-else>{{ move.now === null ? 'not known' : amount(move.what, move.now) }} counted</template>,
           {{ move.was === null ? 'not counted before' : `${amount(move.what, move.was)} before` }}<template v-if="move.each !== null">
             ,

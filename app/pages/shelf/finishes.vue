@@ -1,14 +1,22 @@
 <script setup lang="ts">
+import type { OwnProductKept } from '#contract'
 import { products } from '#reference'
 
 useHead({ title: 'Glues and finishes · Shelf · Oxlip' })
 const store = useWorkshop()
 const toast = useToast()
 const busy = ref<string>()
-const { failed, loaded, again } = useLoad(store.load)
+const own = shallowRef<readonly OwnProductKept[]>([])
+const readOwn = async () => {
+  own.value = await api('GET /api/shelf/products')
+}
+const { failed, loaded, again } = useLoad(async () => {
+  await Promise.all([store.load(), readOwn()])
+})
 
 const there = computed(() => store.shelf?.products ?? [])
-const missing = computed(() => products.filter(row => !there.value.some(one => one.id === row.id)))
+const missing = computed(() => [...products, ...own.value].filter(row => !there.value.some(one => one.id === row.id)))
+const ownOf = (id: string) => own.value.find(one => one.id === id)
 async function put(item: string, on: boolean) {
   busy.value = item
   try {
@@ -38,7 +46,7 @@ async function put(item: string, on: boolean) {
             type="checkbox" checked :disabled="busy === row.id" :aria-label="`${row.name} is on the shelf`" @change="put(row.id, false)"
           >
         </label>
-        <ShelfBottle :product="row" />
+        <ShelfBottle :product="row" :own="ownOf(row.id)" @changed="readOwn" />
       </li>
     </ul>
     <fieldset v-if="missing.length" class="sheet">
@@ -50,6 +58,14 @@ async function put(item: string, on: boolean) {
         </label>
       </div>
     </fieldset>
+    <details class="sheet mine">
+      <summary>A product of your own</summary>
+      <p class="quiet">
+        Like one of these but for what its label says: what a coat adds, how long it keeps, what to mind. Its label’s waits are entered at
+        its bottle, once it is on the shelf.
+      </p>
+      <ShelfOwnProduct @kept="readOwn" />
+    </details>
   </div>
   <p v-else class="quiet" role="status">Looking at the shelf ...</p>
 </template>
@@ -64,6 +80,9 @@ label { display: flex; align-items: center; gap: 0.6rem; min-height: 44px; curso
 .off { min-height: 52px; }
 input[type=checkbox] { width: 1.25rem; height: 1.25rem; accent-color: var(--leaf); flex: none; }
 fieldset { padding: 0.9rem 1.1rem 1rem; }
+.mine { display: grid; gap: 0.6rem; padding: 0 1.1rem; }
+.mine[open] { padding-bottom: 1rem; }
+.mine summary { padding-block: 0.9rem; font-weight: 500; cursor: pointer; }
 legend { float: left; width: 100%; margin-bottom: 0.5rem; }
 .items { clear: both; display: grid; grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); gap: 0 1rem; }
 label b { font-weight: 500; }

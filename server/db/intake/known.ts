@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 import type { Named } from '../../../core/intake'
-import { products } from '../../../reference'
 import type { IntakeKnown } from '../../../schemas/intake'
 import { listBlanks } from '../blanks'
 import { listFittings } from '../fittings'
 import { listMethods } from '../methods'
+import { allProducts } from '../own-products'
 import { readWorkshop } from '../workshop'
 
 /** The day begins so much earlier where it begins first, ms. */
@@ -20,7 +20,7 @@ export async function intakeKnown(knex: Knex): Promise<IntakeKnown> {
     methods: methods.map(({ id, name }) => ({ id, name })),
     blanks: blanks.flatMap(({ id, name, board }) => (board ? [] : [{ id, name }])),
     places,
-    products: products.map(({ id, name }) => ({ id, name })),
+    products: (await allProducts(knex)).map(({ id, name }) => ({ id, name })),
     currency: currency ?? null,
     today: new Date(Date.now() + FARTHEST).toISOString().slice(0, 10),
   }

@@ -19,6 +19,7 @@ import * as prices from './0017-prices'
 import * as orders from './0018-orders'
 import * as supplies from './0019-supplies'
 import * as intakes from './0020-intakes'
+import * as ownThings from './0021-own-things'
 
 interface Migration {
   name: string
@@ -47,6 +48,7 @@ const migrations: Migration[] = [
   { name: '0018-orders', ...orders },
   { name: '0019-supplies', ...supplies },
   { name: '0020-intakes', ...intakes },
+  { name: '0021-own-things', ...ownThings },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

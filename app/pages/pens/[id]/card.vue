@@ -15,7 +15,7 @@ const cautions = computed(() => [
   ...new Set(
     (plan.value?.steps ?? [])
       .filter(step => ['cut', 'drill', 'tube', 'turn'].includes(step.kind))
-      .flatMap(step => cautionsFor(step).map(one => one.short)),
+      .flatMap(step => cautionsFor(step, plan.value?.inputs.material).map(one => one.short)),
   ),
 ])
 const wait = computed(() => traced.value?.steps.find(one => one.step.kind === 'square')?.wait?.length)

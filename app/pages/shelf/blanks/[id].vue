@@ -43,6 +43,10 @@ const empty = (): Omit<BlankInput, 'version'> => ({
   count: 1,
   damp: false,
   photo: null,
+  hardness: null,
+  density: null,
+  caution: null,
+  source: null,
 })
 const form = reactive(empty())
 const what = ref<string>(UNKNOWN)
@@ -75,11 +79,14 @@ function chooseWhat(value: string) {
 function setClass(one: MaterialClass, on: boolean) {
   form.classes = on ? [...form.classes, one] : form.classes.filter(other => other !== one)
 }
+const hasOwn = computed(() => [kept.value?.hardness, kept.value?.density, kept.value?.caution, kept.value?.source].some(Boolean))
 const wanted = computed((): BlankInput => ({
   ...form,
   name: form.name.trim(),
   species: form.species?.trim() || null,
   origin: form.origin?.trim() || null,
+  caution: form.caution?.trim() || null,
+  source: form.source?.trim() || null,
   ...(isBoard.value ? { board: true } : {}),
   ...(kept.value ? { version: kept.value.version } : {}),
 }))
@@ -178,6 +185,33 @@ async function uncut() {
             </label>
             <label><input v-model="form.damp" type="checkbox">Came in damp, or nobody knows</label>
           </fieldset>
+          <details class="wide known" :open="hasOwn">
+            <summary>What you know of this wood or resin</summary>
+            <div class="fields">
+              <UFormField label="Side hardness, N" :error="shown.hardness ?? false">
+                <UInputNumber
+                  v-model="form.hardness" size="xl" :min="100" :max="30000" :step="100" :step-snapping="false" placeholder="not known"
+                />
+              </UFormField>
+              <UFormField label="Density, kg/m³" :error="shown.density ?? false">
+                <UInputNumber
+                  v-model="form.density" size="xl" :min="50" :max="2000" :step="10" :step-snapping="false" placeholder="not known"
+                />
+              </UFormField>
+              <UFormField label="Where that stands" :error="shown.source ?? false">
+                <UInput :model-value="form.source ?? ''" size="xl" maxlength="200" @update:model-value="form.source = String($event)" />
+              </UFormField>
+              <UFormField
+                class="wide" label="What to mind with it" help="Stands wherever it is sawn, drilled, turned or sanded."
+                :error="shown.caution ?? false"
+              >
+                <UInput
+                  :model-value="form.caution ?? ''" size="xl" maxlength="200" placeholder="its dust makes me sneeze"
+                  @update:model-value="form.caution = String($event)"
+                />
+              </UFormField>
+            </div>
+          </details>
         </div>
         <div class="story filled">
           <UFormField label="Where it comes from" :error="shown.origin ?? false">
@@ -217,6 +251,7 @@ form { display: grid; gap: 0.9rem; }
 .classes legend { font-weight: 500; }
 .classes label { display: flex; align-items: center; gap: 0.5rem; min-height: 40px; cursor: pointer; }
 .classes input { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf); }
+.known > summary { padding-block: 0.6rem; font-weight: 500; cursor: pointer; }
 .story { display: grid; gap: 1rem; }
 .end { display: flex; flex-wrap: wrap; gap: 0.75rem; }
 .drop { margin-left: auto; }
