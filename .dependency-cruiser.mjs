@@ -20,7 +20,7 @@ const CORE = {
   evening: ['sure'],
   intake: [],
   findings: ['defects', 'sure'],
-  money: ['abrasives', 'figures', 'plan'],
+  money: ['abrasives', 'figures', 'plan', 'shelf'],
   orders: ['bench', 'sure'],
   stock: ['sure'],
   simulate: ['bench', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],

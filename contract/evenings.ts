@@ -1,3 +1,4 @@
+import type { EveningDone } from '../core/money'
 import type { HoursChange, KeptPlan, Pin } from '../schemas'
 import type { WholePen } from './pen'
 
@@ -31,4 +32,18 @@ export interface EveningsKept {
   shown: Pick<KeptPlan['blocks'][number], 'pen' | 'step'>[]
   /** The secret in the address of the calendar; null where nobody made one. */
   calendar: string | null
+}
+
+/** What was done in an evening, on all pens. */
+export interface EveningSum extends EveningDone {
+  /** Steps that were done. */
+  steps: number
+  /** On how many pens. */
+  pens: number
+  /** How many of the steps were coats. */
+  coats: number
+  /** Pens that were sold. */
+  sold: number
+  /** What they brought, in minor units. */
+  taken: number
 }

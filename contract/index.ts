@@ -1,7 +1,7 @@
 export type { TakenIn } from './archive'
 export type { Backups, BackupWay } from './backups'
 export type { DefectHistory, DefectPage, ListedDefect } from './defects'
-export type { DayHours, EveningsKept, KeptEvening } from './evenings'
+export type { DayHours, EveningsKept, EveningSum, KeptEvening } from './evenings'
 export { changedKinds, type Change, type ChangedKind, type Message } from './live'
 export type {
   AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,

@@ -13,6 +13,7 @@ import type {
   CustomerChange,
   CustomerQuery,
   DefectQuery,
+  EveningSumQuery,
   FindingPensQuery,
   FindingQuery,
   HoursChange,
@@ -46,7 +47,7 @@ import type { Prices } from '../core/money'
 import type { IntakeKnown, NewIntake } from '../schemas/intake'
 import type { Backups } from './backups'
 import type { DefectHistory, DefectPage } from './defects'
-import type { DayHours, EveningsKept } from './evenings'
+import type { DayHours, EveningsKept, EveningSum } from './evenings'
 import type {
   AlikePen, DefectPlaces, FigureCourse, FindingAnswer, FindingPens, FindingsPlace, KeptWaits, LearntCourse, LearntOf, MeasuredFilm,
   StepTimes, Trial,
@@ -91,6 +92,7 @@ export interface Routes {
   'GET /api/evenings': { answer: EveningsKept }
   'GET /api/evenings/hours': { answer: DayHours[] }
   'PUT /api/evenings/hours': { body: HoursChange, answer: DayHours[] }
+  'GET /api/evenings/sum': { query: EveningSumQuery, answer: EveningSum }
   'PUT /api/evenings/pins': { body: Pin, answer: Pin[] }
   'DELETE /api/evenings/pins/:id': { answer: Pin[] }
   'PUT /api/evenings/plan': { body: KeptPlan, answer: Nothing }

@@ -1,5 +1,5 @@
 /** Tables that can be taken out for a spreadsheet. */
-export const tableNames = ['pens', 'defects', 'diameters', 'times'] as const
+export const tableNames = ['pens', 'defects', 'diameters', 'times', 'orders', 'sales', 'stock'] as const
 /** One of them. */
 export type TableName = (typeof tableNames)[number]
 

@@ -1,4 +1,4 @@
-import { array, number, string, type InferType } from 'yup'
+import { array, number, string, ValidationError, type InferType } from 'yup'
 import { uuid, day, exact, judged, line, moment, word } from './common'
 
 /** Days of the week as ISO 8601 numbers them, Monday first. */
@@ -77,3 +77,13 @@ export const keptPlanSchema = exact({
 })
 /** The same as it comes in. */
 export type KeptPlan = InferType<typeof keptPlanSchema>
+
+/** The longest stretch that counts as an evening, ms: two days. */
+const LONGEST = 2 * 86_400_000
+/** From when until when an evening went. */
+export const eveningSumQuerySchema = judged(exact({ from: moment().required(), to: moment().required() }), ({ from, to }) => {
+  const length = Date.parse(to) - Date.parse(from)
+  return (length > 0 && length <= LONGEST) || new ValidationError('Should come after the beginning, by two days at most.', to, 'to')
+})
+/** The same as it comes in. */
+export type EveningSumQuery = InferType<typeof eveningSumQuerySchema>

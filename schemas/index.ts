@@ -5,7 +5,10 @@ export {
   placesQuerySchema, trialEndSchema, trialPenSchema, waitsQuerySchema, type AsideChange, type CourseQuery, type FindingPensQuery,
   type FindingQuery, type NewTrial, type PlacesQuery, type WaitsQuery,
 } from './finding'
-export { hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type HoursChange, type KeptPlan, type Pin } from './evening'
+export {
+  eveningSumQuerySchema, hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type EveningSumQuery, type HoursChange, type KeptPlan,
+  type Pin,
+} from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'
 export { shelfFittingSchema, type ShelfFittingInput } from './fitting'
 export { awaySchema, methodChangeSchema, methodCopySchema, methodSchema, type MethodInput } from './method'

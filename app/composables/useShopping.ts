@@ -2,7 +2,8 @@ import { abrasiveName } from '#core/abrasives'
 import { takesOf } from '#core/bench'
 import { abrasivePrice, blankPrice, bottlePrice, materialPrice, setPrice } from '#core/money'
 import { whatToBuy, type BuyAt, type Wanted } from '#core/stock'
-import { materials } from '#reference'
+import type { OwnProductKept } from '#contract'
+import { materials, products } from '#reference'
 
 /** What must be bought for pens in work, those that are planned and those that are ordered, until a day (YYYY-MM-DD) or for all. */
 export function useShopping(until: () => string) {
@@ -13,8 +14,13 @@ export function useShopping(until: () => string) {
   const prices = usePrices()
   const supplies = useSupplies()
   const live = useLive()
+  /** Products of one's own: also of those that are off the shelf it is told what was done with them. */
+  const own = shallowRef<readonly OwnProductKept[]>([])
+  const readOwn = async () => {
+    own.value = await api('GET /api/shelf/products')
+  }
   const load = () => Promise.all([
-    live.meet(), evenings.load(), orders.loadOpen(), stock.load(), workshop.load(), prices.load(), supplies.load(),
+    readOwn(), live.meet(), evenings.load(), orders.loadOpen(), stock.load(), workshop.load(), prices.load(), supplies.load(),
   ])
 
   const isIn = (day: string | null | undefined) => !until() || (day != null && day <= until())
@@ -68,7 +74,7 @@ export function useShopping(until: () => string) {
     if (kind === 'material') return penBlank(id).name
     const paper = workshop.shelf?.abrasives.find(one => one.id === id)
     if (kind === 'abrasive') return paper ? abrasiveName(paper) : id
-    return workshop.shelf?.products.find(one => one.id === id)?.name ?? id
+    return [...products, ...own.value].find(one => one.id === id)?.name ?? id
   }
   return { load, list, nameOf, priceOf }
 }

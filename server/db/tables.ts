@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { TableName } from '../../contract'
+import { minorDigits } from '../../core/format'
 import type { Within } from './within'
 
 /** A cell: what is not known is empty. */
@@ -33,13 +34,20 @@ const rounded = (value: unknown, places: number): number | null => {
 }
 
 /** Facts of a kind, with the pen that they are of. */
-const facts = (kind: string) => (knex: Knex) => knex('facts').join('pens', 'pens.id', 'facts.pen_id').where({ kind })
+const facts = (kind: string) => (knex: Knex) => knex('facts').join('pens', 'pens.id', 'facts.pen_id').where('facts.kind', kind)
   .select('facts.at', 'facts.pen_id', 'facts.place', 'facts.about', 'facts.body', 'pens.mark', 'pens.name')
 const FACT_KEY = ['facts.at', 'facts.pen_id', 'facts.place'] as const
 /** Something that has a name. */
 interface Named {
   name?: unknown
 }
+/** An amount of money in whole units of the workshop’s own, as a figure. */
+const amount = (minor: unknown, currency: unknown): number | null => {
+  const known = figure(typeof minor === 'string' ? Number(minor) : minor)
+  return known === null ? null : known / 10 ** minorDigits(text(currency))
+}
+const CURRENCY = '(select currency from workshop limit 1) as currency'
+
 /** What every fact begins with. */
 const ofPen = ({ mark, name, at }: Record<string, unknown>): TableRow => ({ mark: text(mark), pen: text(name), at_utc: moment(at) })
 const bodyOf = ({ body }: Record<string, unknown>): Record<string, unknown> =>
@@ -92,6 +100,43 @@ const READINGS: Record<TableName, Reading> = {
     told: row => ({
       ...ofPen(row), work: text(row.about), step: text(bodyOf(row).step), hands_on_s: rounded(bodyOf(row).seconds, 1),
       planned_s: rounded(bodyOf(row).planned, 1), timing: text(bodyOf(row).timing),
+    }),
+  },
+  orders: {
+    key: ['orders.number', 'order_lines.place'],
+    from: knex => knex('orders').join('order_lines', 'order_lines.order_id', 'orders.id')
+      .leftJoin('customers', 'customers.id', 'orders.customer_id').leftJoin('pens', 'pens.id', 'order_lines.pen_id')
+      .select(
+        'orders.number', 'orders.kind', 'customers.name', knex.raw('to_char(promised, \'YYYY-MM-DD\') as promised'), 'called_off', 'handed',
+        'deposit', 'order_lines.place', 'order_lines.body', 'pens.mark', knex.raw(CURRENCY),
+      ),
+    told(row) {
+      const line = bodyOf(row)
+      return {
+        order: figure(row.number), kind: text(row.kind), customer: text(row.name), promised: day(row.promised),
+        state: row.called_off ? 'called off' : row.handed ? 'handed over' : 'open', deposit: amount(row.deposit, row.currency),
+        line: figure(row.place), mark: text(row.mark), material: text(line.material), fitting: text(line.fitting),
+        finish: text(line.method), refill: text(line.refill), packing: text(line.packing), wish: text(line.wish),
+        price: amount(line.price, row.currency), currency: text(row.currency),
+      }
+    },
+  },
+  sales: {
+    key: FACT_KEY,
+    from: knex => facts('leave')(knex).leftJoin('places', knex.raw('places.id::text = facts.about') as never)
+      .leftJoin('orders', knex.raw('orders.id::text = facts.body->>\'order\'') as never)
+      .select('places.name as place_name', 'orders.number as order_number', knex.raw(CURRENCY)),
+    told: row => ({
+      ...ofPen(row), how: text(bodyOf(row).how), price: amount(bodyOf(row).price, row.currency), currency: text(row.currency),
+      where: text(row.place_name), order: figure(row.order_number),
+    }),
+  },
+  stock: {
+    key: ['stock_log.at', 'stock_log.id'],
+    from: knex => knex('stock_log').select('at', 'id', 'what', 'how', 'was', 'now', 'pieces', 'each', knex.raw(CURRENCY)),
+    told: row => ({
+      at_utc: moment(row.at), what: text(row.what), how: text(row.how), was: figure(row.was), now: figure(row.now),
+      pieces: figure(row.pieces), each: amount(row.each, row.currency), currency: text(row.currency),
     }),
   },
 }

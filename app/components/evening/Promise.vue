@@ -9,6 +9,7 @@ import { materials } from '#reference'
 import { secondsTo, stretchesFrom, type Stretch } from '~/utils/evening-hours'
 
 /** For pens that are not begun: the earliest day that holds nine times in ten beside all that is there, and what would bring it forward. */
+const props = defineProps<{ wanted?: Partial<PromiseAsked> }>()
 const emit = defineEmits<{ close: [] }>()
 const stock = useStock()
 const methods = useMethods()
@@ -17,7 +18,7 @@ const { plan, given, aside } = useEvenings()
 const { failed, loaded, again } = useInsist(() => Promise.all([stock.load(), methods.load(), workshop.shelf ? undefined : workshop.load()]))
 onMounted(again)
 
-const form = reactive({ fitting: '', material: 'apple', method: '', count: 1 })
+const form = reactive<PromiseAsked>({ fitting: '', material: 'apple', method: '', count: 1, ...props.wanted })
 watch(loaded, () => {
   form.fitting ||= stock.fittings?.[0]?.fitting.id ?? ''
   form.method ||= methods.methods?.[0]?.id ?? ''

@@ -103,7 +103,9 @@ const danger = computed(() => {
 const { picked, alike, cost, pick, hold, put, together, weigh, drop } = usePinning(blocks, evenings)
 const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, promised: promised.value }))
 watch(() => plan.value?.rests, rests => rests && keep())
-const asking = ref(false)
+const { query } = useRoute()
+/** Whether a day to be promised is asked for: at once where an order asks it. */
+const asking = ref(query.fitting !== undefined)
 const saying = ref(false)
 const ownOf = (pen: string) => blocks.value.filter(one => one.pen === pen)
 function lengthen(evening: Pick<Stretch, 'day' | 'to'>, until: Date) {
@@ -179,9 +181,10 @@ function move(by: number) {
       </p>
       <EveningBy />
       <EveningPast :past="store.kept?.past ?? []" />
+      <LazyEveningSum />
     </template>
     <EveningHours v-if="saying" :hours="store.kept?.hours ?? []" @close="saying = false" />
-    <EveningPromise v-if="asking" :key="moment" @close="asking = false" />
+    <EveningPromise v-if="asking && evenings.length" :key="moment" :wanted="promiseOf(query)" @close="asking = false" />
   </div>
 </template>
 

@@ -14,7 +14,9 @@ const says = computed(() => {
   const last = told.value?.last
   return last ? `Saved last: ${clockTime(last.made, now.value)}, ${WAYS[last.how]}, ${decimal(last.bytes / 1e6, 1)} MB.` : 'Not saved yet.'
 })
-const TABLES: Record<TableName, string> = { pens: 'Pens', defects: 'Defects', diameters: 'Diameters', times: 'Times of steps' }
+const TABLES: Record<TableName, string> = {
+  pens: 'Pens', defects: 'Defects', diameters: 'Diameters', times: 'Times of steps', orders: 'Orders', sales: 'Sales', stock: 'Stock',
+}
 const dialect = ref<CsvDialect>('point')
 const dialects = [
   { label: 'Commas, 1.5', value: 'point' as const },

@@ -31,6 +31,8 @@ const customer = computed({
     form.value.customer = value === NEW || value === NOBODY ? null : value
   },
 })
+/** What the evenings are asked of: pens of the order that are not started, as many as are alike. */
+const asked = computed(() => promiseQuery(form.value.lines))
 const reason = computed(() => store.customers?.find(one => one.id === form.value.customer)?.name ?? null)
 const sum = computed(() => orderSum(form.value.lines.map(line => line.price), form.value.deposit))
 const standing = computed(() => kept.value && orderStanding(kept.value, now.value))
@@ -109,7 +111,7 @@ const isReady = computed(() => standing.value?.how === 'ready')
       </UFormField>
     </section>
     <p class="quiet">
-      What day can be promised, beside all that is planned? <NuxtLink to="/evenings">Ask the evenings</NuxtLink>.
+      What day can be promised, beside all that is planned? <NuxtLink :to="{ path: '/evenings', query: asked }">Ask the evenings</NuxtLink>.
     </p>
     <OrderLine
       v-for="(line, index) in form.lines" :key="line.id" :model-value="line" :order="form.id" :kept="!isNew" :number="index + 1"

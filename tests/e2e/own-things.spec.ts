@@ -1,0 +1,50 @@
+import { expect, test } from '../stand'
+import { press } from '../support/bench'
+
+test.use({ only: 'own-things' })
+
+test('a product of one’s own stands on the shelf with what its label warns of; thrown away it is off, and noted', async ({ page }) => {
+  await page.goto('/shelf/finishes')
+  await page.getByText('A product of your own').click()
+  const form = page.locator('.mine form')
+  await form.getByLabel('What you call it').fill('Thin CA')
+  await form.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await expect(form.getByText('Another product is called so already.')).toBeVisible()
+  await form.getByLabel('What you call it').fill('Thin CA from the fair')
+  await form.getByLabel('What its label warns of').fill('Not for closed rooms.')
+  await form.getByLabel('Where that stands').fill('label of 2026')
+  await form.getByRole('button', { name: 'Put it on the shelf' }).click()
+  const mine = page.locator('details.bottle').filter({ hasText: 'Thin CA from the fair' })
+  await mine.locator('summary').click()
+  await expect(mine.getByText('◆ Not for closed rooms.')).toBeVisible()
+  // Ours are those of the one it is like; its own label stands above them.
+  await expect(mine.getByRole('rowheader', { name: 'next coat' })).toBeVisible()
+  await mine.getByLabel('Opened on').fill(new Date().toISOString().slice(0, 10))
+  await mine.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(mine.locator('summary')).toContainText('opened')
+  await mine.getByRole('button', { name: 'Thrown away' }).click()
+  await expect(mine).toHaveCount(0)
+  await expect(page.getByRole('group', { name: 'Not on the shelf' }).getByText('Thin CA from the fair')).toBeVisible()
+  await page.goto('/shelf/buy')
+  await expect(page.getByText(/Thin CA from the fair.*thrown away/)).toBeVisible()
+})
+
+test('an order asks for a day for the pens that are not started; an evening says what it came to', async ({ page, pen }) => {
+  await page.goto('/pens/orders/new')
+  const line = page.locator('details').first()
+  await line.getByRole('combobox', { name: 'Fitting' }).click()
+  await page.getByRole('option', { name: '8 mm one-barrel click' }).click()
+  await page.getByRole('link', { name: 'Ask the evenings' }).click()
+  const asking = page.getByRole('region', { name: /promise/i }).or(page.getByRole('dialog'))
+  await expect(asking.getByRole('combobox', { name: 'Fitting' })).toContainText('8 mm one-barrel click')
+
+  const made = await pen()
+  await page.goto(`/pens/${made.id}/work`)
+  await page.getByRole('button', { name: /^Begin/ }).click()
+  await press(page, /^Parts there/, /^Cut/)
+  await page.goto('/evenings')
+  await page.getByText('What an evening came to').click()
+  await expect(page.locator('.sum')).toContainText(/hands on \d+ pens\d+/)
+  await page.getByLabel('Evening of').fill('2019-03-01')
+  await expect(page.getByText('Nothing was done then.')).toBeVisible()
+})
