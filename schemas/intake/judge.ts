@@ -1,6 +1,6 @@
-import { ValidationError } from 'yup'
+import type { Schema } from 'yup'
 import { CellError, plainWord } from '../../core/intake'
-import { fieldErrors } from '../errors'
+import { errorsOf } from '../errors'
 import { namesOf, readerOf, UnknownWordError, wordsIn } from './cell'
 import type { Field, IntakeKind, IntakeKnown, Value, Values } from './field'
 import type { Mapping } from './mapping'
@@ -64,24 +64,13 @@ export function judgeSheet(kind: IntakeKind, sheet: Sheet, mapping: Mapping, kno
       }
     }
     const { value, schema } = kind.wanted(values, known)
-    for (const [path, says] of Object.entries(faultsOf(schema, value))) {
+    for (const [path, says] of Object.entries(errorsOf(schema as Schema, value))) {
       const field = kind.fieldOf?.(path) ?? path.split('.').at(-1) ?? path
       if (!faults.some(one => one.field === field)) faults.push({ field, column: mapping.columns[field] ?? null, says })
     }
     return { number: row.number, values, faults, wanted: value }
   })
   return kind.name === 'pens' ? withTwice(judged, mapping) : judged
-}
-
-/** Checked without the words that a whole check costs where nothing is wrong. */
-function faultsOf(schema: ReturnType<IntakeKind['wanted']>['schema'], value: object): Record<string, string> {
-  try {
-    schema.validateSync(value, { abortEarly: false })
-    return {}
-  } catch (error) {
-    if (error instanceof ValidationError) return fieldErrors(error)
-    throw error
-  }
 }
 
 /** Two pens in the making do not have one mark. */
