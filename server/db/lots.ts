@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { bottlePrice } from '../../core/money'
 import { priceOfNext, type Lot } from '../../core/stock'
 import { leftOf, usedBoards, usedSets, usedSheets, usedSticks, type Used } from './used'
 
@@ -25,20 +26,38 @@ const left = (rows: readonly { id: string, count: number }[], used: Used): Map<s
  * of its price, in minor units.
  */
 export async function lotPrices(knex: Knex): Promise<Record<string, number>> {
-  const rows: { what: string, count: number, each: number | null }[] = await knex('stock_log')
-    .where({ how: 'bought' }).orderBy(['what', 'at', 'id']).select('what', 'pieces as count', 'each')
-  const lots = new Map<string, Lot[]>()
-  for (const { what, ...lot } of rows) lots.set(what, [...(lots.get(what) ?? []), lot])
+  const lots = await lotsOf(knex)
   const prices: Record<string, number> = {}
   for (const [kind, leftBy] of Object.entries(LEFT)) {
     const ids = [...lots.keys()].flatMap(what => (what.startsWith(`${kind}:`) ? [what.slice(kind.length + 1)] : []))
     const there = ids.length ? await leftBy(knex, ids) : new Map<string, number>()
     for (const id of ids) {
-      const own = lots.get(`${kind}:${id}`) ?? []
-      const bought = own.reduce((sum, lot) => sum + lot.count, 0)
-      const price = priceOfNext(own, Math.max(0, bought - (there.get(id) ?? 0)), 1)
+      const price = nextOf(lots.get(`${kind}:${id}`) ?? [], there.get(id) ?? 0)
       if (price !== null) prices[`${kind}:${id}`] = price
     }
   }
   return prices
+}
+
+/** What was bought of each thing, in the order in which it was; of some things only, where they are named. */
+async function lotsOf(knex: Knex, of?: readonly string[]): Promise<Map<string, Lot[]>> {
+  const asked = knex('stock_log').where({ how: 'bought' }).orderBy(['what', 'at', 'id']).select('what', 'pieces as count', 'each')
+  if (of) void asked.whereIn('what', of)
+  const rows: { what: string, count: number, each: number | null }[] = await asked
+  const lots = new Map<string, Lot[]>()
+  for (const { what, ...lot } of rows) lots.set(what, [...(lots.get(what) ?? []), lot])
+  return lots
+}
+
+/** What the next piece costs where so many are left. */
+const nextOf = (own: readonly Lot[], there: number): number | null =>
+  priceOfNext(own, Math.max(0, own.reduce((sum, lot) => sum + lot.count, 0) - there), 1)
+
+/** What the bottle in use cost of each product that was bought in lots: the sealed ones beside it are the newer ones. */
+export async function bottleLots(knex: Knex, rows: readonly { item: string, sealed: number }[]): Promise<Map<string, number>> {
+  const lots = await lotsOf(knex, rows.map(row => bottlePrice(row.item)))
+  return new Map(rows.flatMap(({ item, sealed }) => {
+    const price = nextOf(lots.get(bottlePrice(item)) ?? [], sealed + 1)
+    return price === null ? [] : [[item, price] as const]
+  }))
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import type { OwnProduct } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import { productFor } from '../../core/shelf'
@@ -11,6 +12,7 @@ import { readPlan } from './plans'
 import { changeOwnProduct, createOwnProduct, throwAway } from './product-changes'
 import { changeBottle, changeShelf, createOwnAbrasive, readShelf } from './shelf'
 import { latestMoves } from './stock-log'
+import { bookIn } from './supplies'
 
 const database = onDatabase()
 const own = (change: Partial<OwnProduct> = {}): OwnProduct => ({
@@ -82,6 +84,18 @@ it('thrown away, the next sealed bottle is in its place, and without one it is o
   const thrown = (await latestMoves(knex)).filter(one => one.how === 'thrown away').map(one => [one.what, one.was, one.now])
   expect(thrown).toEqual([['bottle:thin-ca', 20, 0], ['bottle:thin-ca', 4, 0]])
   await expect(throwAway(knex, 'thin-ca')).rejects.toThrow(FieldsError)
+})
+it('a bottle costs what its lot did: the one in use is the oldest, and a price that is said stands for all', async () => {
+  const knex = database.knex()
+  const price = async () => (await readShelf(knex)).products.find(one => one.id === 'thin-ca')?.bottle?.price
+  await bookIn(knex, { id: randomUUID(), what: 'bottle:thin-ca', pieces: 2, each: 700 })
+  await bookIn(knex, { id: randomUUID(), what: 'bottle:thin-ca', pieces: 1, each: 900 })
+  expect(await price()).toBe(700)
+  // Two of three were used up: the one that is left is of the later lot.
+  await changeBottle(knex, { item: 'thin-ca', sealed: 0 })
+  expect(await price()).toBe(900)
+  await changeBottle(knex, { item: 'thin-ca', price: 850 })
+  expect(await price()).toBe(850)
 })
 it('an abrasive by its grain stands among the others and is taken into ladders', async () => {
   const knex = database.knex()

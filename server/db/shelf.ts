@@ -9,6 +9,7 @@ import { abrasives, usualAbrasives, usualProducts } from '../../reference'
 import type { BottleChange, OwnAbrasive, ShelfChange } from '../../schemas'
 import { FieldsError, StoredError } from '../faults'
 import { usedSince } from './learnt'
+import { bottleLots } from './lots'
 import { allProducts } from './own-products'
 import { noteCount } from './stock-log'
 import { usedSheets } from './used'
@@ -85,12 +86,12 @@ async function withBottles(knex: Knex): Promise<Product[]> {
   const rows: BottleRow[] = await knex('shelf_items')
     .where({ gone: false })
     .select(...BOTTLE, knex.raw('to_char(opened, \'YYYY-MM-DD\') as opened'))
-  const used = await usedOf(knex, rows)
+  const [used, lots] = [await usedOf(knex, rows), await bottleLots(knex, rows)]
   const all = await allProducts(knex)
   const there = all.flatMap((product): Product[] => {
     const row = rows.find(one => one.item === product.id)
     if (!row) return []
-    const [bottle, label] = [bottleOf(row, used.get(row.item) ?? 0), labelOf(row)]
+    const [bottle, label] = [bottleOf({ ...row, price: lots.get(row.item) ?? row.price }, used.get(row.item) ?? 0), labelOf(row)]
     return [{ ...product, ...(Object.keys(bottle).length ? { bottle } : {}), ...(Object.keys(label).length ? { label } : {}) }]
   })
   return inTurn(there, new Date().toISOString().slice(0, 10))
@@ -139,6 +140,8 @@ export async function changeBottle(knex: Knex, { item, left, size, ...said }: Bo
     const before = (await readShelf(knex)).products.find(one => one.id === item)?.bottle?.left
     await noteCount(knex, bottlePrice(item), before === undefined ? null : Math.round(before * 10) / 10, left)
   }
+  // What was bought before at another price is put right by it.
+  if (said.price !== undefined) await knex('stock_log').where({ what: bottlePrice(item), how: 'bought' }).update({ each: said.price })
   if (Object.keys(columns).length && !(await knex('shelf_items').where({ item, gone: false }).update(columns)))
     throw new FieldsError({ item: 'Put it on the shelf first.' })
   return readShelf(knex)

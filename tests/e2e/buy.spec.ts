@@ -42,7 +42,7 @@ test('what is missing for pens and orders is bought by where it is sold, ticked,
   await shop.getByRole('checkbox', { name: '8 mm one-barrel click' }).check()
   await page.getByRole('button', { name: 'Book in what is ticked' }).click()
   await expect(shop).toHaveCount(0)
-  await expect(page.getByRole('region', { name: 'Bought and counted lately' }))
+  await expect(page.getByRole('region', { name: 'Bought, counted and thrown away lately' }))
     .toContainText(`8 mm one-barrel click: ${packs} sets bought, 1 before`)
   const now = ((await (await request.get('/api/fittings')).json()) as ShelfFitting[]).find(one => one.fitting.id === id)!
   expect(now.sets).toBe(1 + packs)

@@ -16,6 +16,9 @@ const toast = useToast()
 const attempt = useChanging()
 const { pen, plan, planned, traced, state, said, measured, draft } = storeToRefs(store)
 const chosen = ref<string | null>(null)
+/** Drawings that can be saved. */
+const surface = useTemplateRef('surface')
+const layers = useTemplateRef('layers')
 const changing = ref(false)
 /** Fetched when it is opened first. */
 const changed = ref(false)
@@ -174,15 +177,23 @@ async function planAgain() {
         </div>
         <section class="side" aria-labelledby="surface">
           <h2 id="surface">What happens at the surface</h2>
-          <PlanSurface
-            v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null"
-            @choose="chosen = $event"
-          />
+          <div ref="surface">
+            <PlanSurface
+              v-memo="drawn" :traced="traced" :least="leastFilm(plan.inputs).value" :chosen="chosen" :next="state.next?.id ?? null"
+              @choose="chosen = $event"
+            />
+          </div>
           <PlanTotals :traced="traced" :begun="state.begun" :board="{ state, traced }" />
           <h2>Build section <span class="quiet after">{{ shownFor }}</span></h2>
-          <BuildSection
-            v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour"
-          />
+          <div ref="layers">
+            <BuildSection
+              v-memo="drawn" :traced="traced" :step="chosen" :least="leastFilm(plan.inputs).value" :colour="plan.inputs.material.colour"
+            />
+          </div>
+          <p class="saves">
+            <LazyFieldSaveSvg :within="surface" :name="`${pen.mark}-surface`" label="Save the surface" />
+            <LazyFieldSaveSvg :within="layers" :name="`${pen.mark}-layers`" label="Save the build section" />
+          </p>
         </section>
       </div>
     </div>
@@ -191,6 +202,7 @@ async function planAgain() {
 </template>
 
 <style scoped>
+.saves { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.6rem; }
 .costed { display: grid; gap: 0.6rem; padding: 1rem 1.25rem; }
 .plan { display: grid; gap: 0.7rem; }
 .under { display: flex; align-items: center; gap: 0.3rem 2rem; }

@@ -47,6 +47,8 @@ const costed = computed(() => {
   return { plan, traced, handsOn: told.value.handsOn, isDone: true, ...sharedBlank(blank.value, traced) }
 })
 const photos = usePhotos()
+/** The pen as it is drawn, with its defects and what was measured. */
+const drawing = useTemplateRef('drawing')
 const { picture } = useRemark()
 /** Pictures of its life, from the wood to the finished pen. */
 const pictures = computed(() => {
@@ -78,11 +80,13 @@ const stepTitle = (id: string) =>
 <template>
   <div v-if="pen && plan && state && told" class="record figures">
     <PenHead :pen="pen" />
-    <PenStrip
-      :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="isResin(plan.inputs.material)"
-      :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="head"
-      :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`"
-    />
+    <div ref="drawing">
+      <PenStrip
+        :fitting="plan.inputs.fitting" :colour="plan.inputs.material.colour" :resin="isResin(plan.inputs.material)"
+        :shapes="plan.inputs.wishes.shapes" :measured="measured" :defects="state.defects" size="head"
+        :label="`${plan.inputs.fitting.name} in ${plan.inputs.material.name}, to scale, with ${state.defects.length} defects noted`"
+      />
+    </div>
 
     <p v-if="blank?.origin" class="quiet wood">{{ blank.origin }}</p>
     <section v-if="pictures.length" aria-label="Pictures">
@@ -124,6 +128,7 @@ const stepTitle = (id: string) =>
         <p class="save">
           <FieldCamera label="Add a picture" @taken="picture" />
           <NuxtLink class="key" :to="`/pens/${pen.id}/papers`">Papers</NuxtLink>
+          <FieldSaveSvg :within="drawing" :name="`${pen.mark}-as-it-went`" />
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.json`)" download>Save as JSON</a>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>

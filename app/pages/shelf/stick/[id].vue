@@ -33,6 +33,9 @@ const board = computed(() => barrels.value.reduce((sum, one) => sum + one.tubeLe
 const shape = ({ from, tubeLength, tipEnd, clipEnd }: (typeof barrels.value)[number]) =>
   `M${from} ${9 - tipEnd / 2}L${from + tubeLength} ${9 - clipEnd / 2}v${clipEnd}L${from} ${9 + tipEnd / 2}z`
 const print = () => window.print()
+/** Drawings that can be saved. */
+const marked = useTemplateRef('marked')
+const laid = useTemplateRef('laid')
 </script>
 
 <template>
@@ -41,31 +44,37 @@ const print = () => window.print()
     <p class="no-print ways">
       <NuxtLink class="key" :to="`/shelf/fittings/${fitting.id}`">Back to the fitting</NuxtLink>
       <button type="button" class="key next" @click="print">Print at full size</button>
+      <FieldSaveSvg :within="marked" :name="`stick-${fitting.id}`" label="Save the stick" />
+      <FieldSaveSvg :within="laid" :name="`barrels-${fitting.id}`" label="Save the barrels" />
     </p>
     <p class="no-print quiet">Print without “fit to page”, then measure the 50 mm line: it has to be 50 mm long.</p>
     <article class="paper" aria-label="Story stick" tabindex="0">
       <h1>{{ fitting.name }}</h1>
-      <svg
-        :width="`${length}mm`" :height="`${height}mm`" :viewBox="`0 0 ${length} ${height}`" role="img" aria-label="The stick at full size"
-      >
-        <rect :x="MARGIN" y="4" :width="stick.total.value" height="14" class="wood" />
-        <path v-for="(mark, index) in rows" :key="`line${index}`" :class="mark.is" :d="`M${mark.x} 2V${mark.y}`" />
-        <text
-          v-for="(mark, index) in rows" :key="index" :x="mark.x + (mark.x < length / 2 ? 1 : -1)" :y="mark.y"
-          :text-anchor="mark.x < length / 2 ? 'start' : 'end'"
+      <div ref="marked">
+        <svg
+          :width="`${length}mm`" :height="`${height}mm`" :viewBox="`0 0 ${length} ${height}`" role="img" aria-label="The stick at full size"
         >
-          {{ units.length(mark.at, 1) }} {{ mark.says }}
-        </text>
-      </svg>
+          <rect :x="MARGIN" y="4" :width="stick.total.value" height="14" class="wood" />
+          <path v-for="(mark, index) in rows" :key="`line${index}`" :class="mark.is" :d="`M${mark.x} 2V${mark.y}`" />
+          <text
+            v-for="(mark, index) in rows" :key="index" :x="mark.x + (mark.x < length / 2 ? 1 : -1)" :y="mark.y"
+            :text-anchor="mark.x < length / 2 ? 'start' : 'end'"
+          >
+            {{ units.length(mark.at, 1) }} {{ mark.says }}
+          </text>
+        </svg>
+      </div>
       <h2>What goes where</h2>
-      <svg
-        :width="`${board}mm`" height="22mm" :viewBox="`0 0 ${board} 22`" role="img" aria-label="The barrels at full size, tip at the left"
-      >
-        <g v-for="one in barrels" :key="one.id">
-          <path class="wood" :d="shape(one)" />
-          <text :x="one.from" y="21">{{ barrelNames[one.id] }}</text>
-        </g>
-      </svg>
+      <div ref="laid">
+        <svg
+          :width="`${board}mm`" height="22mm" :viewBox="`0 0 ${board} 22`" role="img" aria-label="The barrels at full size, tip at the left"
+        >
+          <g v-for="one in barrels" :key="one.id">
+            <path class="wood" :d="shape(one)" />
+            <text :x="one.from" y="21">{{ barrelNames[one.id] }}</text>
+          </g>
+        </svg>
+      </div>
       <ol>
         <li v-for="part in parts" :key="part.name">
           <b>{{ part.name }}</b>{{ part.into ? `: ${barrelNames[part.into.barrel]}, ${part.into.end} end` : '' }}{{
