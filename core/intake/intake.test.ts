@@ -67,6 +67,8 @@ it('a cell names a thing by its name, whatever the letters; what it may mean els
   expect(meantBy('Olive wood', woods)?.id).toBe('olive')
   expect(meantBy('Walnut (black)', woods)?.id).toBe('black-walnut')
   expect(meantBy('Oak', woods)).toBeUndefined()
+  // One word that both have is not enough.
+  expect(meantBy('Black cherry', woods)).toBeUndefined()
   expect(meantBy('Walnut or olive', woods)).toBeUndefined()
 })
 it('a cell can list several, and say yes or no', () => {
