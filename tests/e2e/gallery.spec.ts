@@ -10,7 +10,7 @@ test('a finished pen hangs in the gallery as it is drawn, and once a picture is 
   const [done, begun] = [await pen({ name: 'Bough for the gallery' }), await pen({ name: 'Bough not finished' })]
   await workToEnd(request, [done], () => [])
   await page.goto('/pens')
-  await page.getByRole('link', { name: 'Gallery' }).click()
+  await page.getByRole('link', { name: 'Gallery', exact: true }).click()
   await page.getByLabel('Look a finished pen up').fill('Bough')
   const card = page.getByRole('listitem').filter({ hasText: 'Bough for the gallery' })
   await expect(card.getByRole('img', { name: /to scale$/ })).toBeVisible()
