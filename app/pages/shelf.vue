@@ -12,7 +12,10 @@ const parts = [
   ['/shelf/devices', 'Devices'],
   ['/shelf/backup', 'Backup and files'],
 ] as const
-const here = (to: string) => (to === '/shelf' ? route.path === to : route.path.startsWith(to))
+/** Pages that stand within a part without being named after it. */
+const WITHIN: Record<string, string> = { '/shelf/sheet': '/shelf/backup' }
+const path = computed(() => WITHIN[route.path] ?? route.path)
+const here = (to: string) => (to === '/shelf' ? path.value === to : path.value.startsWith(to))
 </script>
 
 <template>

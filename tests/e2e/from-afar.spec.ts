@@ -108,7 +108,7 @@ test('six colour pads one after the other: what is typed while the last one is s
     await label.fill('next one')
   }
   // They stand in the list; what is said of each goes by itself after a while.
-  const own = page.getByRole('region', { name: 'A pad with a colour and no number' })
+  const own = page.getByRole('region', { name: 'An abrasive of your own' })
   for (const colour of colours) await expect(own.getByRole('listitem').filter({ hasText: `${colour} pad` })).toBeVisible()
   await expect(label).toHaveValue('next one')
   const shelf = (await (await request.get('/api/shelf')).json()) as { abrasives: { label?: string }[] }

@@ -129,7 +129,7 @@ test('the shelf tells what a pad is in paper, takes one with a colour only, and 
   await page.getByRole('option', { name: '12000' }).click()
   await expect(converter.getByRole('status')).toContainText('nothing in paper, P comes near')
 
-  const own = page.getByRole('region', { name: 'A pad with a colour and no number' })
+  const own = page.getByRole('region', { name: 'An abrasive of your own' })
   await own.getByRole('button', { name: 'Put it on the shelf' }).click()
   await expect(own.getByText(/missing|empty/)).toBeVisible()
   await own.getByLabel('What you call it').fill('grey pad')

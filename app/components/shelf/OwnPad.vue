@@ -45,7 +45,7 @@ async function keep() {
     </UFormField>
     <UFormField label="Its grain, µm" :error="errors.micron ?? false">
       <UInputNumber
-        v-model="form.micron" size="xl" :min="0.1" :max="500" :step="1" :step-snapping="false" placeholder="its label says none"
+        v-model="form.micron" size="xl" :min="0.1" :max="500" :step="1" :step-snapping="false" placeholder="no number on it"
       />
     </UFormField>
     <template v-if="!form.micron">

@@ -162,7 +162,7 @@ async function fill() {
       </details>
     </section>
     <section class="sheet part" aria-labelledby="own">
-      <h2 id="own">A pad with a colour and no number</h2>
+      <h2 id="own">An abrasive of your own</h2>
       <ul v-if="own.length" class="own">
         <li v-for="row in own" :key="row.id">
           <b>{{ row.label }}</b>, {{ row.mark }} µm, between {{ row.between?.join(' and ') }}

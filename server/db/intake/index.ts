@@ -40,7 +40,9 @@ export async function takeInSheet(trx: Knex, { id, name, text, mapping, without 
   const wrong = rows.filter(row => row.faults.length).slice(0, MOST_FAULTS)
   const said = wrong.flatMap(({ number, faults }) => faults.map(fault => fieldOf(number, fault)))
   if (said.length) throw new FieldsError(Object.fromEntries(said))
-  await trx('intakes').insert({ id, name, rows: rows.length })
+  // Of two that send the same at once the later one waits here, and finds it done.
+  const fresh = await trx('intakes').insert({ id, name, rows: rows.length }).onConflict(['workshop_id', 'id']).ignore().returning('id')
+  if (!fresh.length) return []
   const things = await KEEPERS[name](trx, rows)
   const kept = things.map(({ ref, body }, place) => ({ intake_id: id, place, ref, body: JSON.stringify(body) }))
   for (let from = 0; from < kept.length; from += LOT) await trx('intake_things').insert(kept.slice(from, from + LOT))

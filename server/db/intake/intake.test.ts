@@ -102,6 +102,11 @@ it('a fault in one row keeps all out and is told at its row and field; left out,
   expect(await listBlanks(database.knex())).toHaveLength(1)
   expect(await listIntakes(database.knex())).toMatchObject([{ id: sheet.id, name: 'blanks', rows: 1, undone: null, kept: null }])
 })
+it('sent twice at the same moment, it comes in once and neither is refused', async () => {
+  const sheet = await sheetOf('blanks', 'name\nOld pear\n')
+  await Promise.all([1, 2, 3].map(() => within(trx => takeInSheet(trx, sheet))))
+  expect(await listBlanks(database.knex())).toHaveLength(1)
+})
 it('a mark that another pen has meanwhile is told, and nothing comes in', async () => {
   const sheet = await sheetOf('pens', PENS)
   await take('pens', PENS)
