@@ -11,6 +11,14 @@ export interface Caution {
   more: string
 }
 
+/** What a turner minds at kinds of steps, by the kind. */
+export type OwnCautions = Readonly<Partial<Record<StepKind, {
+  /** In their words. */
+  says: string
+  /** Where that stands; empty: it is their own. */
+  source: string
+}>>>
+
 const rest = 'The product’s label, its safety data sheet and local rules stand above anything said here.'
 
 const all = {
@@ -136,6 +144,9 @@ const byKind: Record<Exclude<StepKind, 'tube' | 'clean' | 'coat'>, readonly Caut
   'assemble': [all.press],
 }
 
+/** Every kind of step that a caution can stand at. */
+export const cautionKinds = [...Object.keys(byKind), 'tube', 'clean', 'coat'] as readonly StepKind[]
+
 /** What each product asks of whoever puts it on. */
 const byRole: Record<CoatRole, readonly Caution[]> = {
   'thin CA': [all.ca],
@@ -157,15 +168,20 @@ const byRole: Record<CoatRole, readonly Caution[]> = {
 const ON_BLANK: readonly StepKind[] = ['cut', 'drill', 'square', 'turn', 'sand', 'sand back', 'cut back', 'burnish', 'flush', 'clean']
 
 /**
- * The cautions that a step of a plan needs, the first one the most urgent; what the turner noted of a product or a blank stands with it.
+ * The cautions that a step of a plan needs, the first one the most urgent; what the turner noted of a product, of a blank or of this kind
+ * of step stands with it.
  */
-export function cautionsFor(step: Step, material?: Pick<Material, 'caution'>): readonly Caution[] {
+export function cautionsFor(step: Step, material?: Pick<Material, 'caution'>, noted: OwnCautions = {}): readonly Caution[] {
   const known = knownFor(step)
   const product = step.kind === 'coat' || step.kind === 'tube' ? step.product : undefined
-  const own = [product?.caution, ON_BLANK.includes(step.kind) ? material?.caution : undefined].filter(one => one !== undefined).join(' ')
+  const { says, source } = noted[step.kind] ?? {}
+  const own = [product?.caution, ON_BLANK.includes(step.kind) ? material?.caution : undefined, says].filter(Boolean).join(' ')
   if (!own) return known
   const [first = { id: 'own', short: '', more: rest }, ...others] = known
-  return [{ ...first, short: `${first.short} Yours: ${own}`.trim() }, ...others]
+  return [
+    { ...first, short: `${first.short} Yours: ${own}`.trim(), more: source ? `${first.more} Yours is from: ${source}.` : first.more },
+    ...others,
+  ]
 }
 
 function knownFor(step: Step): readonly Caution[] {

@@ -45,6 +45,7 @@ export {
   thrownSchema,
   workshopNameSchema,
   workshopSchema,
+  soundCautions,
   type BottleChange,
   type OwnAbrasive,
   type OwnProduct,

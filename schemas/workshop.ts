@@ -3,7 +3,7 @@ import type { Climate } from '../core/climate'
 import { currencies } from '../core/format'
 import type { WaitPurpose } from '../core/shelf'
 import { unitSystems } from '../core/units'
-import { abrasives, products } from '../reference'
+import { abrasives, cautionKinds, products, type OwnCautions } from '../reference'
 import { day, exact, judged, line, perhaps, version, word } from './common'
 
 const habit = (least: number, most: number, unit = ' mm') =>
@@ -17,6 +17,11 @@ const humidity = () => number().min(1, 'Should lie between 1 and 100 %.').max(10
 
 /** Spare at each end, saw kerf and least wall over a tube, mm; drill wander as a part of the depth; null: as usual. */
 const habits = { perEnd: habit(0, 20), kerf: habit(0, 5), wander: habit(0, 0.1, ''), leastWall: habit(0, 5) }
+
+/** What the turner minds at kinds of steps; what is sent takes the place of all that was there. */
+const cautions = perhaps(Object.fromEntries(cautionKinds.map(kind => [
+  kind, perhaps({ says: line(200).trim().min(1).required(), source: line(200).trim().defined() }),
+])))
 
 /** The air of the workshop as somebody or something read it. */
 export const airReadingSchema = exact({ celsius: celsius(), humidity: humidity() })
@@ -33,11 +38,16 @@ export const workshopSchema = exact({
     .test('currency', 'Choose a currency by its code, like GBP.', code => code == null || currencies().includes(code)),
   air: perhaps({ celsius: celsius(), humidity: humidity() }),
   ...habits,
+  cautions,
 })
 /** The same as it comes in. */
-export type WorkshopChange = Omit<InferType<typeof workshopSchema>, 'air'> & { air?: Climate }
-/** The workshop: its air now, the units its turner reads, and their own ways of cutting. */
-export type Workshop = Omit<WorkshopChange, 'air'> & Climate
+export type WorkshopChange = Omit<InferType<typeof workshopSchema>, 'air' | 'cautions'> & { air?: Climate, cautions?: OwnCautions }
+/** The workshop: its air now, the units its turner reads, their own ways of cutting and cautions. */
+export type Workshop = Omit<WorkshopChange, 'air' | 'cautions'> & Climate & { cautions: OwnCautions }
+
+/** Those of kept cautions that are sound, so that one damaged row takes no screen down. */
+export const soundCautions = (kept: unknown): OwnCautions =>
+  Object.fromEntries(Object.entries(kept ?? {}).filter(([kind, one]) => cautions.isValidSync({ [kind]: one as unknown })))
 
 /** The name of a workshop. */
 export const workshopNameSchema = exact({ name: line(60).required() })

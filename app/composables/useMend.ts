@@ -59,7 +59,7 @@ export function useWays(defect: () => DefectState) {
 /** What a way to mend costs and means for the pen at the bench, in words. */
 export function useWayWords() {
   const { board, pen, events, air } = storeToRefs(usePen())
-  const { units } = storeToRefs(useWorkshop())
+  const { units, workshop } = storeToRefs(useWorkshop())
   const { now } = useClock()
   /** Worked out once a minute, not with every tick of the clock. */
   const minute = computed(() => `${now.value.toISOString().slice(0, 16)}:00.000Z`)
@@ -104,7 +104,8 @@ export function useWayWords() {
       const last = runs.at(-1)
       return last?.name === name ? [...runs.slice(0, -1), { name, times: last.times + 1 }] : [...runs, { name, times: 1 }]
     }, [])
-    const cautions = new Set(own.flatMap(one => cautionsFor(one.step).slice(0, 1)).map(caution => caution.short))
+    const first = own.flatMap(one => cautionsFor(one.step, undefined, workshop.value?.cautions).slice(0, 1))
+    const cautions = new Set(first.map(caution => caution.short))
     return { names, cautions: [...cautions] }
   }
   return { cost, due, pairWords, stepsOf }

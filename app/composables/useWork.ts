@@ -24,7 +24,7 @@ export interface NextWait extends RunningWait {
 /** The next action of the pen at the bench: its words, its wait, and what each key does. */
 export function useWork() {
   const store = usePen()
-  const { units } = storeToRefs(useWorkshop())
+  const { units, workshop } = storeToRefs(useWorkshop())
   const { now } = useClock()
 
   const next = computed(() => store.traced?.steps.find(one => one.step.id === store.state?.next?.id))
@@ -32,7 +32,7 @@ export function useWork() {
     next.value && store.plan && store.traced ? stepWords(store.plan, next.value, units.value, store.traced) : undefined,
   )
   const place = computed(() => (next.value && store.plan ? coatPlace(store.plan, next.value.step) : ''))
-  const caution = computed(() => next.value && cautionsFor(next.value.step, store.plan?.inputs.material)[0])
+  const caution = computed(() => next.value && cautionsFor(next.value.step, store.plan?.inputs.material, workshop.value?.cautions)[0])
   const wait = computed((): NextWait | undefined => {
     const running = store.state?.waits.find(one => one.before === store.state?.next?.id)
     if (!running) return undefined

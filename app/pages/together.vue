@@ -10,12 +10,13 @@ useHead({ title: 'Together · Oxlip' })
 const route = useRoute()
 const ids = computed(() => String(route.query.pens ?? '').split(',').filter(Boolean))
 const { now } = useClock()
+const { workshop } = storeToRefs(useWorkshop())
 const {
   tiles, operation, chosen, inHand, words, checks, sands, nextReady, last, enter, done, sayYes, notYet, takeBack, toggle, load,
 } = useTogether(() => ids.value)
 const { failed, loaded, again } = useLoad(load)
 
-const caution = computed(() => words.value && cautionsFor(words.value.step)[0])
+const caution = computed(() => words.value && cautionsFor(words.value.step, undefined, workshop.value?.cautions)[0])
 const why = computed(() => (operation.value && chosen.value.length > 1 ? savedWords(operation.value.saves, chosen.value.length) : ''))
 const key = computed(() => {
   if (chosen.value.length) return togetherKey(chosen.value.length, inHand.value.length, words.value?.done ?? '')

@@ -15,6 +15,8 @@ export interface Kind {
   order: string
   /** Whether rows are never changed: those that are there stand. */
   fixed?: true
+  /** What older archives do not say, and what holds then. */
+  added?: Readonly<Record<string, unknown>>
 }
 
 const id = 'id' as const
@@ -26,12 +28,13 @@ export const kinds: readonly Kind[] = [
     kind: 'workshop', key: [], order: 'version',
     fields: {
       version, celsius: 'number', humidity: 'number', units: 'text', currency: 'text?', per_end: 'number?', kerf: 'number?',
-      wander: 'number?', least_wall: 'number?',
+      wander: 'number?', least_wall: 'number?', cautions: 'json',
     },
+    added: { cautions: {} },
   },
   { kind: 'air_readings', key: ['at'], order: 'at', fixed: true, fields: { at: 'moment', celsius: 'number', humidity: 'number' } },
   {
-    kind: 'own_abrasives', key: ['id'], order: 'created_at, id', fixed: true,
+    kind: 'own_abrasives', key: ['id'], order: 'created_at, id', fixed: true, added: { micron: null },
     fields: {
       id: 'text', label: 'text', coarser: 'text?', finer: 'text?', micron: 'number?', wet: 'yes or no', dry: 'yes or no',
       created_at: 'moment',
@@ -72,6 +75,7 @@ export const kinds: readonly Kind[] = [
       created_at: 'moment', counted_at: 'moment', board: 'yes or no', cut_from: 'id?', uncut: 'yes or no', hardness: 'number?',
       density: 'number?', caution: 'text?', source: 'text?',
     },
+    added: { hardness: null, density: null, caution: null, source: null },
   },
   {
     kind: 'readings', key: ['id'], order: 'at, id', fixed: true,

@@ -115,11 +115,11 @@ async function takeRows(trx: Knex, part: Readable, isEmpty: boolean, taken: Take
     }
     const kind = known.get(String(line.kind))
     if (!kind) throw new ArchiveError(`Line ${number} is of no kind that Oxlip knows.`)
-    const fault = faultOf(line.row, kind.fields)
+    const fault = faultOf(line.row, kind)
     if (fault !== undefined) throw new ArchiveError(`Line ${number}: “${fault}” is not what it should be in a row of ${kind.kind}.`)
     if (lot && (lot.kind !== kind || lot.rows.length >= LOT)) await keep()
     lot ??= { kind, rows: [] }
-    lot.rows.push(line.row as Record<string, unknown>)
+    lot.rows.push({ ...kind.added, ...(line.row as Record<string, unknown>) })
     taken.rows += 1
   }
   await keep()

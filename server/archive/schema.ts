@@ -1,4 +1,4 @@
-import { kinds, type Field, type FieldType } from './kinds'
+import { kinds, type Field, type FieldType, type Kind } from './kinds'
 
 const UUID = '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$'
 const MOMENT = '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d:\\d\\d(\\.\\d{1,6})?(Z|[+-]\\d\\d:\\d\\d)$'
@@ -23,12 +23,12 @@ const typeOf = (field: Field): FieldType => (isNullable(field) ? field.slice(0, 
 
 /** The JSON Schema (2020-12) of one line of an archive. */
 export function archiveSchema(): object {
-  const lines = kinds.map(({ kind, fields }) => ({
+  const lines = kinds.map(({ kind, fields, added = {} }) => ({
     type: 'object', additionalProperties: false, required: ['kind', 'row'],
     properties: {
       kind: { const: kind },
       row: {
-        type: 'object', additionalProperties: false, required: Object.keys(fields),
+        type: 'object', additionalProperties: false, required: Object.keys(fields).filter(name => !Object.hasOwn(added, name)),
         properties: Object.fromEntries(Object.entries(fields).map(([name, field]) =>
           [name, isNullable(field) ? { anyOf: [TYPES[typeOf(field)], { type: 'null' }] } : TYPES[typeOf(field)]])),
       },
@@ -69,13 +69,13 @@ const IS: Readonly<Record<FieldType, (value: unknown) => boolean>> = {
 }
 
 /** What is wrong with a row of a kind: the name of the first field that is not what it should be; undefined where it is sound. */
-export function faultOf(row: unknown, fields: Readonly<Record<string, Field>>): string | undefined {
+export function faultOf(row: unknown, { fields, added = {} }: Pick<Kind, 'fields' | 'added'>): string | undefined {
   if (typeof row !== 'object' || row === null || Array.isArray(row)) return 'row'
   const said = row as Record<string, unknown>
   const strange = Object.keys(said).find(name => !Object.hasOwn(fields, name))
   if (strange !== undefined) return strange
   return Object.entries(fields).find(([name, field]) => {
-    if (!Object.hasOwn(said, name)) return true
+    if (!Object.hasOwn(said, name)) return !Object.hasOwn(added, name)
     return said[name] === null ? !isNullable(field) : !IS[typeOf(field)](said[name])
   })?.[0]
 }

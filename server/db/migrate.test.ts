@@ -54,6 +54,8 @@ const RELEASED: Record<string, string> = {
   '0017-prices': 'bbc394ef4cc2c84ad6586b12c703b3a36ddd4ec162f48ebfc75914e70c76907e',
   '0018-orders': '570e48f3ef176431ac102b4aa555eb496f91fcf949af9e06e65dbb7304c1efe9',
   '0019-supplies': '5aa11221334b5e38836c0d6d6e8b69a9391ba404436623dc8c51d619f8c77b14',
+  '0020-intakes': '89bffb31b66cd93dc7478835ff63ee7c92f036bd3de0e3be0945f36a98760a63',
+  '0021-own-things': '645db1dbc64c396ac873b6969ec979e058e8c4742102a3b4a69efcd2e2769422',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {
@@ -62,7 +64,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
 })
 it('only migrations that are on their way are not among the released ones', () => {
   expect(migrationNames.filter(name => !(name in RELEASED)))
-    .toEqual(['0020-intakes', '0021-own-things'])
+    .toEqual(['0022-cautions'])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

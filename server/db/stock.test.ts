@@ -221,6 +221,14 @@ it('the turner’s ways of cutting are kept, and stay when they are not said', a
   expect((await readPlan(knex, await pen())).inputs.habits).toMatchObject({ kerf: 2.2, perEnd: 3 })
 })
 
+it('cautions at kinds of steps are kept, stay when they are not said, and a damaged one takes no screen down', async () => {
+  const drill = { says: 'The vice slips.', source: '' }
+  expect((await changeWorkshop(knex, { cautions: { drill } })).cautions).toEqual({ drill })
+  expect((await changeWorkshop(knex, { kerf: 2.2 })).cautions).toEqual({ drill })
+  await database.owner()('workshop').update({ cautions: { drill, turn: { says: 7 }, dance: drill } })
+  expect((await readWorkshop(knex)).cautions).toEqual({ drill })
+})
+
 it('bits are counted by their diameter', async () => {
   await changeBit(knex, { diameter: 8, count: 1, there: true })
   await changeBit(knex, { diameter: 7, count: 2, there: true })

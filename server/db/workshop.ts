@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Workshop, WorkshopChange } from '../../schemas'
+import { soundCautions, type Workshop, type WorkshopChange } from '../../schemas'
 import { ConflictError } from '../faults'
 import { noteAir } from './air'
 
@@ -13,6 +13,7 @@ interface Row {
   kerf: number | null
   wander: number | null
   least_wall: number | null
+  cautions: unknown
 }
 
 /** The workshop as it is now. */
@@ -20,10 +21,11 @@ export async function readWorkshop(knex: Knex): Promise<Workshop> {
   const {
     per_end: perEnd,
     least_wall: leastWall,
+    cautions,
     ...rest
   }: Row = await knex('workshop')
-    .first('version', 'celsius', 'humidity', 'units', 'currency', 'per_end', 'kerf', 'wander', 'least_wall')
-  return { ...rest, perEnd, leastWall }
+    .first('version', 'celsius', 'humidity', 'units', 'currency', 'per_end', 'kerf', 'wander', 'least_wall', 'cautions')
+  return { ...rest, perEnd, leastWall, cautions: soundCautions(cautions) }
 }
 
 /**

@@ -4,7 +4,7 @@ import { capital, day as dayOf, formatSpan } from '../../core/format'
 import { stepWords } from '../../core/plan'
 import type { UnitWords } from '../../core/units'
 import type { Pen } from '../../contract'
-import { cautionsFor } from '../../reference'
+import { cautionsFor, type OwnCautions } from '../../reference'
 import { drawPen } from './drawing'
 import type { Sheet } from './sheet'
 import { table, type Column } from './table'
@@ -18,6 +18,8 @@ export interface PaperPen {
   board: Board
   /** The units its turner reads. */
   units: UnitWords
+  /** What its turner minds at kinds of steps. */
+  cautions?: OwnCautions
 }
 
 /** Mark, name, fitting and wood at the top of a paper. */
@@ -69,7 +71,7 @@ export function jobCard(sheet: Sheet, paper: PaperPen): void {
     sheet.to(how + 1.4)
   })
   sheet.space(2)
-  const cautions = [...new Set(plan.steps.flatMap(step => cautionsFor(step, plan.inputs.material).map(one => one.short)))]
+  const cautions = [...new Set(plan.steps.flatMap(step => cautionsFor(step, plan.inputs.material, paper.cautions).map(one => one.short)))]
   for (const one of [...cautions, 'The product’s label, its safety data sheet and local rules stand above this card.']) {
     sheet.needs(6)
     sheet.words(`! ${one}`, { size: 9, colour: '#a23a2a' })

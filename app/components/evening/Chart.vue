@@ -30,6 +30,12 @@ const shown = computed(() => props.blocks.filter(one => one.inHours && isShown(c
 const hands = computed(() => groupsOf(shown.value.filter(one => one.crew === 0)))
 const helps = computed(() => groupsOf(shown.value.filter(one => one.crew > 0)))
 const isNowShown = computed(() => isShown(columns.value, { from: now.value, to: addMinutes(now.value, 1) }))
+const asSvg = () => eveningSvg({
+  columns: columns.value,
+  hands: [{ name: 'your hands', groups: hands.value }, ...(helps.value.length ? [{ name: 'who helps', groups: helps.value }] : [])],
+  rows: rows.value,
+  now: now.value,
+})
 const nightName = ({ from, to }: Column) => {
   const nights = differenceInCalendarDays(to, from)
   if (!nights) return ''
@@ -74,6 +80,7 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
       v-for="row in rows" :key="row.board.pen.id" :row="row" :columns="columns" @pick="emit('pick', $event)"
       @hold="(block, wish) => emit('hold', block, wish)" @put="(block, wish) => emit('put', block, wish)"
     />
+    <FieldSaveSvg :drawn="asSvg" name="oxlip-evenings" label="Save the evenings" class="save" />
     <p v-if="others.length" class="quiet later">Nothing in these evenings: {{ others.join(' ') }}</p>
   </section>
 </template>
@@ -102,6 +109,7 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
 .turn { display: flex; gap: 0.4rem; }
 .turn button { width: 44px; height: 44px; border: 2px solid var(--line); border-radius: 8px; background: var(--surface); cursor: pointer; }
 .turn button:disabled { opacity: 0.4; cursor: default; }
+.save { position: relative; margin-top: 0.6rem; }
 .later { position: relative; padding: 0.5rem; background: var(--ground); }
 @media (max-width: 640px) {
   .chart { --name: 4.6rem; }

@@ -18,7 +18,8 @@ const { plan, given, aside } = useEvenings()
 const { failed, loaded, again } = useInsist(() => Promise.all([stock.load(), methods.load(), workshop.shelf ? undefined : workshop.load()]))
 onMounted(again)
 
-const form = reactive<PromiseAsked>({ fitting: '', material: 'apple', method: '', count: 1, ...props.wanted })
+const { more = [], ...first } = props.wanted ?? {}
+const form = reactive<PensAsked>({ fitting: '', material: 'apple', method: '', count: 1, ...first })
 watch(loaded, () => {
   form.fitting ||= stock.fittings?.[0]?.fitting.id ?? ''
   form.method ||= methods.methods?.[0]?.id ?? ''
@@ -32,20 +33,34 @@ const woods = byName(materials)
 /** What another way would be: another finish, an hour more on the next evenings, or accelerator on the glue and on every CA coat. */
 interface Way { method: Method, longer?: number, accelerated?: boolean }
 
-/** So many pens as they would be, made so. */
-function pensOf({ method, accelerated }: Way, now: Date): EveningPen[] {
-  const fitting = stock.fitting(form.fitting)?.fitting
-  const material = materials.find(row => row.id === form.material)
+/** Those of other kinds that must be there by the same day; what they do not say is as in the form. */
+const others = computed(() => more.map(one => ({
+  ...one, material: one.material || form.material, method: methods.method(one.method || form.method),
+})))
+const otherWords = computed(() => others.value.map(({ count, fitting, material, method }) => {
+  const names = [stock.fitting(fitting)?.fitting.name, materials.find(row => row.id === material)?.name, method?.name]
+  return `${count} × ${names.filter(Boolean).join(', ')}`
+}))
+/** All the pens as they would be, those of the form made this way. */
+const pensOf = ({ method, accelerated }: Way, now: Date): EveningPen[] => {
+  const own = kindOf(form, accelerated ? withAccelerator(method) : method, accelerated ?? false, now)
+  const rest = others.value.flatMap(one => (one.method ? kindOf(one, one.method, false, now) : []))
+  return own.length ? [...own, ...rest].map((pen, index) => ({ ...pen, id: `new ${index}` })) : []
+}
+/** Pens of one kind as they would be. */
+function kindOf(asked: Omit<PensAsked, 'method'>, method: Method, accelerated: boolean, now: Date): EveningPen[] {
+  const fitting = stock.fitting(asked.fitting)?.fitting
+  const material = materials.find(row => row.id === asked.material)
   if (!fitting || !material || !workshop.shelf || !workshop.workshop) return []
   const planned = makePlan(planInputs({
     fitting, material, shelf: workshop.shelf, workshop: workshop.workshop,
-    method: accelerated ? withAccelerator(method) : method,
+    method,
     wishes: { tool: 'skew', film: 'gloss', ...(accelerated ? { glue: 'CA with accelerator' as const } : {}) },
     taught: workshop.learnt,
   }))
   const board = boardOf(planned, [])
   const paces = given.value.hands?.paces ?? {}
-  return Array.from({ length: form.count }, (_, index) => openWork(`new ${index}`, board, now.toISOString(), { paces }))
+  return Array.from({ length: asked.count }, () => openWork('', board, now.toISOString(), { paces }))
 }
 const withAccelerator = (method: Method): Method =>
   ({ ...method, layers: method.layers.map(layer => (isCa(layer.role) ? { ...layer, accelerate: true } : layer)) })
@@ -119,6 +134,10 @@ watch([form, loaded, plan], () => void answer(), { immediate: true })
         <UFormField label="Material"><USelect v-model="form.material" size="xl" :items="woods" /></UFormField>
         <UFormField label="Finish"><USelect v-model="form.method" size="xl" :items="finishes" /></UFormField>
         <UFormField label="How many"><UInputNumber v-model="form.count" size="xl" :min="1" :max="20" /></UFormField>
+        <div v-if="otherWords.length">
+          <h3>And by the same day</h3>
+          <ul><li v-for="says in otherWords" :key="says">{{ says }}</li></ul>
+        </div>
         <p class="says" role="status">
           <template v-if="!asked">Working it out ...</template>
           <template v-else-if="told">

@@ -2,9 +2,18 @@
 import type { Refused } from '~/utils/refusal'
 
 /** A picture of findings: what it says, what is chosen, the picture itself, and the same as a table. */
-defineProps<{ title: string, says: string, failed: Refused | undefined, loaded: boolean, has: boolean }>()
+defineProps<{
+  title: string
+  says: string
+  failed: Refused | undefined
+  loaded: boolean
+  has: boolean
+  /** The name of the file that its drawing is saved as. */
+  file?: string
+}>()
 defineEmits<{ again: [] }>()
 const id = useId()
+const drawn = useTemplateRef('drawn')
 </script>
 
 <template>
@@ -16,7 +25,8 @@ const id = useId()
     <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="$emit('again')" />
     <p v-else role="status">{{ loaded ? says : 'Fetching the picture ...' }}</p>
     <template v-if="loaded && has">
-      <slot />
+      <div ref="drawn" class="drawn"><slot /></div>
+      <FieldSaveSvg v-if="file" :within="drawn" :name="file" />
       <details v-if="$slots.table">
         <summary>As a table</summary>
         <div class="wide"><table><slot name="table" /></table></div>
@@ -26,6 +36,8 @@ const id = useId()
 </template>
 
 <style scoped>
+.drawn { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.7rem; }
+.picture > :deep(.key) { justify-self: start; }
 .picture { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.7rem; padding: 1rem 1.1rem; }
 .top { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem 1.2rem; }
 .top :deep(button[role="combobox"]) { min-width: 16rem; min-height: 44px; }

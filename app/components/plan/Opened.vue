@@ -15,8 +15,8 @@ const props = defineProps<{
   /** How it is done, or why, whichever does not stand in its row. */
   says: string
 }>()
-const { units } = storeToRefs(useWorkshop())
-const caution = computed(() => cautionsFor(props.one.step, props.plan.inputs.material)[0])
+const { units, workshop } = storeToRefs(useWorkshop())
+const caution = computed(() => cautionsFor(props.one.step, props.plan.inputs.material, workshop.value?.cautions)[0])
 const speed = computed(() => stepSpeed(props.plan, props.one.step, props.traced))
 </script>
 
@@ -81,6 +81,7 @@ const speed = computed(() => stepSpeed(props.plan, props.one.step, props.traced)
       <summary class="harm">◆ {{ caution.short }}</summary>
       <p class="quiet">{{ caution.more }}</p>
     </details>
+    <PlanOwnCaution :kind="one.step.kind" />
   </div>
 </template>
 

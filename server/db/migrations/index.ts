@@ -20,6 +20,7 @@ import * as orders from './0018-orders'
 import * as supplies from './0019-supplies'
 import * as intakes from './0020-intakes'
 import * as ownThings from './0021-own-things'
+import * as cautions from './0022-cautions'
 
 interface Migration {
   name: string
@@ -49,6 +50,7 @@ const migrations: Migration[] = [
   { name: '0019-supplies', ...supplies },
   { name: '0020-intakes', ...intakes },
   { name: '0021-own-things', ...ownThings },
+  { name: '0022-cautions', ...cautions },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -32,7 +32,8 @@ const says = computed(() => {
 
 <template>
   <FindingsPicture
-    title="From pen to pen" :says="says" :failed="failed" :loaded="course !== undefined" :has="pens.length > 0" @again="again"
+    title="From pen to pen" :says="says" :failed="failed" :loaded="course !== undefined" :has="pens.length > 0" file="oxlip-from-pen-to-pen"
+    @again="again"
   >
     <template #choose>
       <USelect v-model="figure" :items="items" size="lg" aria-label="Which figure" />

@@ -32,7 +32,8 @@ const says = computed(() => {
 
 <template>
   <FindingsPicture
-    title="Film, built and planned" :says="says" :failed="failed" :loaded="film !== undefined" :has="coats.length > 0" @again="again"
+    title="Film, built and planned" :says="says" :failed="failed" :loaded="film !== undefined" :has="coats.length > 0"
+    file="oxlip-film-built" @again="again"
   >
     <LazyFindingsScatterChart :points="points" :axes="['planned, µm', 'built, µm']" same :label="`Film built against planned. ${says}`" />
     <p class="quiet">On the dashed line coats build what was planned. Above it they build more; levelling has more to take off.</p>

@@ -15,6 +15,7 @@ const { failed, again } = useLoad(async () => {
   if (of === kind.value) places.value = { of, is }
 })
 watch(kind, () => void again())
+const drawn = useTemplateRef('drawn')
 
 const says = computed(() => {
   const found = (places.value?.is ?? []).reduce((sum, one) => sum + one.defects.length, 0)
@@ -40,12 +41,13 @@ function thirds({ fitting, defects: found }: DefectPlaces) {
     <template #choose>
       <USelect v-model="kind" :items="items" size="lg" aria-label="Which defect" />
     </template>
-    <article v-for="one in places?.is" :key="one.fitting.id">
+    <article v-for="(one, index) in places?.is" :key="one.fitting.id" ref="drawn">
       <h3>{{ one.fitting.name }}: {{ one.defects.length }}</h3>
       <PenStrip
         :fitting="one.fitting" colour="#c6a07a" :defects="one.defects" size="head"
         :label="`${ofLabel(kind)} on ${one.fitting.name}, each where it was found; the table below says how many in which third`"
       />
+      <FieldSaveSvg :within="drawn?.[index] ?? null" :name="`oxlip-${kind}-${one.fitting.id}`" label="Save this strip" />
       <table>
         <thead><tr><th v-for="head in THIRDS" :key="head" scope="col">{{ head }}</th></tr></thead>
         <tbody>
@@ -59,7 +61,7 @@ function thirds({ fitting, defects: found }: DefectPlaces) {
 </template>
 
 <style scoped>
-article { display: grid; gap: 0.4rem; padding-top: 0.6rem; border-top: 1px solid var(--line); }
+article { display: grid; justify-items: start; gap: 0.4rem; padding-top: 0.6rem; border-top: 1px solid var(--line); }
 h3 { font-size: 1.05rem; }
 table { border-collapse: collapse; }
 th, td { padding: 0.2rem 1.4rem 0.2rem 0; text-align: left; font-weight: 400; }

@@ -25,7 +25,8 @@ const says = computed(() => {
 
 <template>
   <FindingsPicture
-    title="Times by step" :says="says" :failed="failed" :loaded="times !== undefined" :has="rows.length > 0" @again="again"
+    title="Times by step" :says="says" :failed="failed" :loaded="times !== undefined" :has="rows.length > 0" file="oxlip-times-by-step"
+    @again="again"
   >
     <LazyFindingsTimesChart :rows="rows" :label="`How long each kind of step takes. ${says}`" />
     <template #table>

@@ -43,7 +43,8 @@ const says = computed(() => {
 
 <template>
   <FindingsPicture
-    title="Waits and the air" :says="says" :failed="failed" :loaded="kept !== undefined" :has="waits.length > 0" @again="again"
+    title="Waits and the air" :says="says" :failed="failed" :loaded="kept !== undefined" :has="waits.length > 0" file="oxlip-waits"
+    @again="again"
   >
     <template #choose>
       <USelect v-model="purpose" :items="items" size="lg" aria-label="Which wait" />

@@ -8,14 +8,14 @@ import { cautionsFor } from '#reference'
 const store = usePen()
 const { pen, plan, traced } = storeToRefs(store)
 const stock = useStock()
-const { units } = storeToRefs(useWorkshop())
+const { units, workshop } = storeToRefs(useWorkshop())
 const ends = computed(() => (traced.value ? endsOf(traced.value.size) : []))
 const story = computed(() => stock.blank(pen.value?.blank ?? null)?.origin)
 const cautions = computed(() => [
   ...new Set(
     (plan.value?.steps ?? [])
       .filter(step => ['cut', 'drill', 'tube', 'turn'].includes(step.kind))
-      .flatMap(step => cautionsFor(step, plan.value?.inputs.material).map(one => one.short)),
+      .flatMap(step => cautionsFor(step, plan.value?.inputs.material, workshop.value?.cautions).map(one => one.short)),
   ),
 ])
 const wait = computed(() => traced.value?.steps.find(one => one.step.kind === 'square')?.wait?.length)

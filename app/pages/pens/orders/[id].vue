@@ -31,7 +31,7 @@ const customer = computed({
     form.value.customer = value === NEW || value === NOBODY ? null : value
   },
 })
-/** What the evenings are asked of: pens of the order that are not started, as many as are alike. */
+/** What the evenings are asked of: pens of the order that are not started, of all kinds. */
 const asked = computed(() => promiseQuery(form.value.lines))
 const reason = computed(() => store.customers?.find(one => one.id === form.value.customer)?.name ?? null)
 const sum = computed(() => orderSum(form.value.lines.map(line => line.price), form.value.deposit))

@@ -22,7 +22,8 @@ export default rawRoute(async (event) => {
   const file = (what: string) => `oxlip-${pen.mark}-${what}`
   switch (paper) {
     case 'job-card.pdf':
-      return answerPaper(event, { title: `${pen.mark}, job card`, file: file('job-card') }, sheet => jobCard(sheet, { pen, board, units }))
+      return answerPaper(event, { title: `${pen.mark}, job card`, file: file('job-card') }, sheet =>
+        jobCard(sheet, { pen, board, units, cautions: workshop.cautions }))
     case 'story-stick.pdf':
       return answerPaper(event, { title: `${pen.mark}, story stick`, file: file('story-stick') }, sheet =>
         storyPaper(sheet, { board, units }, { perEnd: workshop.perEnd, kerf: workshop.kerf }))
