@@ -59,7 +59,7 @@ export function eveningSvg({ columns, hands, rows, now }: EveningDrawing): strin
       + waits.map(one => bar(one, y + 15, 5, COLOURS.wait, '', '')).join('')
       + bands.map(one => bar(one, y + 7, 20, colour, one.says, isLight(colour) ? COLOURS.ink : '#ffffff')).join('')
       + edges.map(one => upright(x(one.at), [y + 2, y + HIGH - 2], one.missed ? COLOURS.harm : COLOURS.ink)).join('')
-      + (flag ? word(x(flag.at), y + 22, '⚑', { fill: flag.kept ? COLOURS.ink : COLOURS.harm }) : '')
+      + (flag ? tag('path', { d: `M${x(flag.at)} ${y + 28}v-20l12 5l-12 5`, fill: flag.kept ? COLOURS.ink : COLOURS.harm }) : '')
   })
   const [first, last] = [columns[0], columns.at(-1)]
   const isNow = first && last && now < last.to && addMinutes(now, 1) > first.from
