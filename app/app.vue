@@ -8,6 +8,7 @@ const workshops = useWorkshops()
 const outbox = useOutbox()
 const live = useLive()
 const photos = usePhotos()
+const me = useMe()
 const { dark } = useTheme()
 /** What shows short notices is fetched with the first of them, not before the first picture. */
 const { toasts } = useToast()
@@ -33,7 +34,11 @@ useEventListener(window, 'vite:preloadError', () => reloadNuxtApp())
 watch(loaded, () => {
   if (!import.meta.dev) void keepProgram()
 }, { once: true })
-onMounted(() => {
+/** Nothing of a workshop is asked for before it is known who is here; a stranger finds the door. */
+const isSecure = window.isSecureContext
+onMounted(async () => {
+  if (!isSecure || route.path === '/door') return
+  if (!await me.meet()) return navigateTo('/door')
   void begin()
   void outbox.open()
   live.open()
@@ -44,7 +49,8 @@ onMounted(() => {
 <template>
   <div>
     <a class="skip" href="#main">To the content</a>
-    <NuxtLayout>
+    <ShellInsecure v-if="!isSecure" />
+    <NuxtLayout v-else>
       <ShellTrouble v-if="failed && !loaded && !stands" :refused="failed" @again="begin" />
       <NuxtPage v-else />
     </NuxtLayout>

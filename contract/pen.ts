@@ -29,6 +29,8 @@ export interface Pen {
   blank: string | null
   /** How it is sized, sanded and finished where the turner says so. */
   sizing: Sizing
+  /** Whose it is, by their id; null where nobody was asked. */
+  maker: string | null
   /** What is asked for it, in minor units; null while nobody said. */
   asked: number | null
   /** The version of its plan that counts. */
@@ -45,6 +47,8 @@ export type StoredEvent = BenchEvent & {
   seq: number
   /** When it came in, ISO 8601. */
   receivedAt: string
+  /** Who entered it, by their id; absent where nobody was asked. */
+  by?: string
 }
 
 /** A pen with everything that its screens are worked out from. */

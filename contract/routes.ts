@@ -9,6 +9,7 @@ import type {
   BottleChange,
   Bought,
   BroughtQuery,
+  CodeInput,
   CourseQuery,
   CustomerChange,
   CustomerQuery,
@@ -23,19 +24,23 @@ import type {
   NewCustomer,
   NewOrder,
   NewPen,
+  NewPerson,
   NewPlace,
   NewTrial,
   OrderChange,
   OrderQuery,
   OwnAbrasive,
   OwnProduct,
+  PasswordInput,
   PenChange,
   PenQuery,
+  PersonChange,
   Pin,
   PlaceChange,
   PlacesQuery,
   PriceChange,
   ReadingInput,
+  SecretChange,
   ShelfChange,
   ShelfFittingInput,
   SupplyChange,
@@ -54,6 +59,7 @@ import type {
 } from './findings'
 import type { Intake } from './intake'
 import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './orders'
+import type { Access, Door, Pairing, Person } from './people'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { Supplies } from './supplies'
 import type { WorkshopEntry, WorkshopList } from './workshops'
@@ -87,6 +93,18 @@ export interface Routes {
   'POST /api/blanks/:id/readings': { body: ReadingInput, answer: ShelfBlank }
   'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
   'GET /api/backups': { answer: Backups }
+  'GET /api/door': { answer: Door }
+  'POST /api/door/code': { body: CodeInput, answer: Door }
+  'POST /api/door/password': { body: PasswordInput, answer: Door }
+  'POST /api/door/out': { answer: Door }
+  'PUT /api/door/lock': { body: { locked: boolean }, answer: Nothing }
+  'GET /api/people': { answer: Person[] }
+  'GET /api/people/access': { answer: Access }
+  'POST /api/people': { body: NewPerson, answer: Person[] }
+  'PUT /api/people/:id': { body: PersonChange, answer: Person[] }
+  'PUT /api/people/:id/secret': { body: SecretChange, answer: Person[] }
+  'POST /api/people/:id/pairing': { answer: Pairing }
+  'DELETE /api/devices/:id': { answer: Access }
   'GET /api/defects': { query: DefectQuery, answer: DefectPage }
   'GET /api/defects/history': { answer: DefectHistory }
   'GET /api/evenings': { answer: EveningsKept }
@@ -168,11 +186,22 @@ export interface Routes {
   'PUT /api/prices': { body: PriceChange, answer: Prices }
   'PUT /api/workshop': { body: WorkshopChange, answer: Workshop }
   'GET /api/workshops': { answer: WorkshopList }
+  'POST /api/workshops': { body: { name: string }, answer: WorkshopEntry }
   'PATCH /api/workshops/:id': { body: { name: string }, answer: WorkshopEntry }
   'POST /api/workshops/demo': { answer: WorkshopEntry }
   'PUT /api/workshops/demo': { answer: WorkshopEntry }
   'DELETE /api/workshops/demo': { answer: Nothing }
 }
+
+/** Routes that answer something else than JSON, or take it: pictures, files, papers, streams. */
+export const rawRoutes = [
+  'GET /api/archive', 'POST /api/archive', 'GET /api/backup', 'GET /api/calendar/:secret', 'GET /api/evenings/calendar.ics',
+  'GET /api/findings/answer.csv', 'GET /api/live', 'GET /api/orders/:id/receipt.pdf', 'GET /api/papers/evenings.pdf',
+  'GET /api/papers/labels.pdf', 'GET /api/papers/prices.pdf', 'GET /api/pens/:id/drawing.svg', 'GET /api/pens/:id/papers/:paper',
+  'GET /api/pens/:id/record.csv', 'GET /api/pens/:id/record.json', 'GET /api/photos/:id', 'GET /api/tables/:table',
+] as const
+/** One of them. */
+export type RawRouteName = (typeof rawRoutes)[number]
 
 /** A route by its method and path. */
 export type RouteName = keyof Routes

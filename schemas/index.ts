@@ -33,6 +33,10 @@ export {
   type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
 } from './order'
 export { labelsQuerySchema, paperQuerySchema } from './paper'
+export {
+  codeSchema, lockSchema, longEnough, newPersonSchema, passwordSchema, personChangeSchema, roles, secretChangeSchema, type CodeInput,
+  type NewPerson, type PasswordInput, type PersonChange, type Role, type SecretChange,
+} from './people'
 export { boughtSchema, supplySchema, type Bought, type SupplyChange } from './supply'
 export { asPlan } from './plan'
 export {

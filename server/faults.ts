@@ -6,6 +6,23 @@ export class NotFoundError extends Error {}
 /** The workshop that was asked in is not here any more. */
 export class GoneError extends Error {}
 
+/** Nobody is in: the door comes first. */
+export class DoorError extends Error {
+  constructor() {
+    super('Come in first: by a code from an owner’s screen, or by your name and password.')
+  }
+}
+
+/** Somebody asks for what is not theirs. */
+export class NotForYouError extends Error {}
+
+/** Somebody asks too often; `seconds` until they are heard again. */
+export class TooOftenError extends Error {
+  constructor(readonly seconds: number, says = 'That was too often. Wait a moment.') {
+    super(says)
+  }
+}
+
 /** Fields that are wrong for a reason only the database knows. */
 export class FieldsError extends Error {
   constructor(readonly fields: FieldErrors) {

@@ -6,6 +6,7 @@ import { useLog } from './log'
 import { api, whereHere } from '~/utils/api'
 import { refused as refusalOf } from '~/utils/refusal'
 import { storeOf, takeOver } from '~/utils/rows-here'
+import { whoseHere } from '~/utils/whose'
 
 /** Where an earlier Oxlip kept all unsent entries as one list. */
 const OLD_KEY = 'oxlip-outbox'
@@ -65,7 +66,7 @@ export const useOutbox = defineStore('outbox', () => {
   let current: Promise<void> | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  const store = async (): Promise<UseStore> => (place ??= storeOf(NAME, ROWS, await whereHere()))
+  const store = async (): Promise<UseStore> => (place ??= storeOf(NAME, ROWS, await whereHere(), await whoseHere()))
 
   /** Does something with the browser's own store, and tells when it fails. */
   async function keeping(work: () => Promise<unknown>) {
@@ -123,7 +124,8 @@ export const useOutbox = defineStore('outbox', () => {
       await api('POST /api/events', { body: { events: batch, sentAt: new Date().toISOString() } })
     } catch (error) {
       const { status, fields, message } = refusalOf(error)
-      if (status !== 422) throw error
+      // Not taken as it is, or not from whoever is here: neither changes by sending it again.
+      if (status !== 422 && status !== 403) throw error
       const [only, ...more] = batch
       if (more.length) {
         for (const event of batch) await deliver([event])

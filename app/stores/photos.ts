@@ -15,7 +15,7 @@ export const usePhotos = defineStore('photos', () => {
   const unkept = ref(false)
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  const store = async (): Promise<UseStore> => (place ??= storeOf(NAME, ROWS, await whereHere()))
+  const store = async (): Promise<UseStore> => (place ??= storeOf(NAME, ROWS, await whereHere(), await whoseHere()))
 
   /** Takes up what an earlier visit left. */
   async function open() {

@@ -1,6 +1,7 @@
 import type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from '#contract'
 import { useFreshness } from '../stores/freshness'
 import { here, leaveGone } from './here'
+import { toDoor } from './door'
 import { refused } from './refusal'
 
 type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
@@ -26,20 +27,22 @@ type Send = (path: string, options: Options) => Promise<unknown>
 export const whereHere = (): Promise<string> => here(() => call('GET /api/workshops', undefined))
 
 /** Routes that are asked of the installation, not of a workshop in it. */
-const isCommon = (route: RouteName): boolean => / \/api\/(workshops|health)\b/.test(route)
-/** The workshop is not there any more. */
-const GONE = 410
+const isCommon = (route: RouteName): boolean => / \/api\/(workshops|health|door)\b/.test(route)
+/** The workshop is not there any more; nobody is in any more. */
+const [GONE, OUT] = [410, 401]
 
 /**
  * Calls a route of the contract in the workshop this page is in: what it is sent and what it answers are checked against it. Throws as
  * `refused` reads it; a page whose workshop is gone goes to another that is there.
  */
 export async function api<R extends RouteName>(route: R, ...args: Arguments<R>): Promise<AnswerOf<R>> {
-  const workshop = isCommon(route) ? undefined : await whereHere()
   try {
+    const workshop = isCommon(route) ? undefined : await whereHere()
     return await call(route, workshop, ...args)
   } catch (error) {
-    if (refused(error).status === GONE) leaveGone()
+    const { status } = refused(error)
+    if (status === GONE) leaveGone()
+    if (status === OUT) await toDoor()
     throw error
   }
 }

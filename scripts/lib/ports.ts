@@ -25,6 +25,15 @@ export async function freePort(): Promise<number> {
   throw new Plain('No port from 20000 to 31999 seems to be free on this machine.')
 }
 
+/** A port of loopback that nobody uses, with the one after it. @throws Plain */
+export async function freePair(): Promise<number> {
+  for (let tries = 0; tries < 20; tries++) {
+    const port = await freePort()
+    if (await isFree(port + 1)) return port
+  }
+  throw new Plain('No two ports side by side seem to be free on this machine.')
+}
+
 /** The port to serve on: the one asked for in PORT, or the first free one from 3000 on. @throws Plain */
 export async function servePort(asked: string | undefined): Promise<number> {
   if (asked) {

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { setTimeout as pause } from 'node:timers/promises'
+import type { NetworkWish } from '../../server/network/listen'
 import { launch, type Running } from './child'
 import { Plain } from './say'
 
@@ -10,6 +11,7 @@ export async function serve({
   demo,
   log,
   backups,
+  network,
 }: {
   port: number
   databaseUrl: string
@@ -17,6 +19,8 @@ export async function serve({
   log?: string
   /** Where the database is saved before its form is changed. */
   backups?: string
+  /** How it listens on the network too. */
+  network?: NetworkWish
 }): Promise<Running & { address: string }> {
   const address = `http://127.0.0.1:${port}`
   const running = launch([process.execPath, '.output/server/index.mjs'], {
@@ -32,6 +36,11 @@ export async function serve({
       OXLIP_DATABASE_URL: databaseUrl,
       OXLIP_DEMO: demo ? '1' : '0',
       ...(backups ? { OXLIP_BACKUPS: backups } : {}),
+      ...(network
+        ? {
+            OXLIP_NETWORK_FOLDER: network.folder, OXLIP_NETWORK_PORT: String(network.port), OXLIP_NETWORK_HOST: network.host ?? '',
+          }
+        : {}),
     },
   })
   let code: number | null | undefined

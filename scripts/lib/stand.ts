@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { freePort } from './ports'
+import { freePair, freePort } from './ports'
 import { startCluster } from './postgres'
 import { serve } from './serve'
 
@@ -22,17 +22,21 @@ export interface Stand {
   /** Ends the database without a word, as a power cut would. */
   killDatabase: () => Promise<void>
   startDatabase: () => Promise<void>
+  /** Where it listens as on a network, and where its keys are; undefined where it was not asked to. */
+  network: { secure: string, plain: string, folder: string } | undefined
   end: () => Promise<void>
 }
 
-export async function startStand(): Promise<Stand> {
+export async function startStand({ isShared = false } = {}): Promise<Stand> {
   const folder = mkdtempSync(join(tmpdir(), 'oxlip-stand-'))
   const log = join(folder, 'server.log')
   const databasePort = await freePort()
   let port = await freePort()
   const startDatabase = () => startCluster(join(folder, 'postgres'), { lasting: false, port: databasePort })
   let cluster = await startDatabase()
-  const start = () => serve({ port, databaseUrl: cluster.url, demo: true, log })
+  // On loopback only, but by the same listeners as on a network.
+  const network = isShared ? { folder: join(folder, 'network'), port: await freePair(), host: '127.0.0.1' } : undefined
+  const start = () => serve({ port, databaseUrl: cluster.url, demo: true, log, ...(network ? { network } : {}) })
   // Another program can take the port in the moment between finding it and listening there.
   let server = await start().catch(async () => {
     port = await freePort()
@@ -41,6 +45,9 @@ export async function startStand(): Promise<Stand> {
   return {
     address: server.address,
     databaseUrl: cluster.url,
+    network: network && {
+      secure: `https://localhost:${network.port}`, plain: `http://localhost:${network.port + 1}`, folder: network.folder,
+    },
     pid: () => server.process.pid ?? 0,
     logFile: log,
     stopServer: () => server.stop(),

@@ -1,6 +1,6 @@
 import { NotFoundError } from '../faults'
-import { rawRoute } from '../http/route'
+import { noRoute } from '../http/route'
 
-export default rawRoute(async () => {
+export default noRoute(async () => {
   throw new NotFoundError('There is nothing under this address.')
 })

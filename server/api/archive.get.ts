@@ -10,7 +10,7 @@ import { rawRoute } from '../http/route'
 import { workshopOf } from '../http/workshop'
 
 /** A workshop as an archive, as it stands now. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/archive', async (event) => {
   const workshop = await workshopOf(event)
   // A workshop that is not there is told before anything is written.
   await withinWorkshop(db(), workshop)(async () => undefined)

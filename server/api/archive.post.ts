@@ -18,7 +18,7 @@ import { workshopOf } from '../http/workshop'
 const MOST = 8_000_000_000
 
 /** Takes an archive into a workshop: all of it, or nothing. Lists follow once its pens are worked out. */
-export default rawRoute(async (event): Promise<TakenIn> => {
+export default rawRoute('POST /api/archive', async (event): Promise<TakenIn> => {
   const workshop = await workshopOf(event)
   const within = withinWorkshop(db(), workshop)
   await within(async () => undefined)

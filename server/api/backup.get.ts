@@ -9,7 +9,7 @@ import { address, ownerDb } from '../db/connection'
 import { rawRoute } from '../http/route'
 
 /** Everything in one file, as it stands now. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/backup', async (event) => {
   const now = new Date()
   const folder = await mkdtemp(join(tmpdir(), 'oxlip-save-'))
   const gone = () => rm(folder, { recursive: true, force: true })

@@ -1,13 +1,17 @@
 import { createEventStream, getQuery, type H3Event } from 'h3'
 import type { Message } from '../../contract'
 import { lastChange } from '../db/changes'
-import { db } from '../db/connection'
+import { db, ownerDb } from '../db/connection'
 import { lastSeq } from '../db/log'
 import { rawRoute } from '../http/route'
 import { workshopOf } from '../http/workshop'
 import { withinWorkshop } from '../db/within'
 import { follow } from '../live/follow'
-import { listen } from '../live/listen'
+import { listen, listenAtDoor } from '../live/listen'
+import { isLocked } from '../access/installation'
+import { whoIs, type Who } from '../access/who'
+import { rolesOf } from '../db/people'
+import { isOpen } from '../db/sessions'
 import { sharedSource, type Source } from '../live/source'
 
 /** A sign of life this often, ms, so that a screen notices a dead connection. */
@@ -22,6 +26,13 @@ function sourceOf(workshop: string): Source {
   return source
 }
 
+/** Whether somebody who was let in may still be in a workshop. */
+async function isIn(who: Who | undefined, workshop: string): Promise<boolean> {
+  if (!who) return false
+  if (who.how === 'machine' || !who.session || !who.person) return !await isLocked()
+  return await isOpen(ownerDb(), who.session) && (await rolesOf(ownerDb(), who.person.id)).has(workshop)
+}
+
 /** A number of the query; undefined when it is none. */
 function numberIn(event: H3Event, name: string): number | undefined {
   const given = Number(getQuery(event)[name] ?? Number.NaN)
@@ -32,7 +43,7 @@ function numberIn(event: H3Event, name: string): number | undefined {
  * Server-sent events: first a greeting with the time here, then every entry after the number `after` and every change of anything else
  * after the number `changed`, as they come in. Without a number: from now on.
  */
-export default rawRoute(async (event: H3Event) => {
+export default rawRoute('GET /api/live', async (event: H3Event) => {
   const workshop = await workshopOf(event)
   const has = await withinWorkshop(db(), workshop)(async trx => ({
     entries: numberIn(event, 'after') ?? (await lastSeq(trx)),
@@ -42,7 +53,14 @@ export default rawRoute(async (event: H3Event) => {
   const send = (message: Message) => stream.push(JSON.stringify(message))
   const greet = () => send({ kind: 'pulse', now: new Date().toISOString() })
   const take = follow(sourceOf(workshop), has, send)
-  const stop = listen(workshop, notice => void take(notice))
+  const stopHearing = listen(workshop, notice => void take(notice))
+  // Whoever is taken away is out at once, and hears nothing more.
+  const who = await whoIs(event)
+  const stopAsking = listenAtDoor(() => void isIn(who, workshop).then(ok => (ok ? undefined : stream.close()), () => undefined))
+  const stop = () => {
+    stopHearing()
+    stopAsking()
+  }
   const pulse = setInterval(() => void greet(), PULSE)
   stream.onClosed(() => {
     clearInterval(pulse)

@@ -55,7 +55,7 @@ it('what one may not append harms no other, and none of it is kept', async () =>
 it('a clock that is wrong is measured by when its own batch came in', async () => {
   const hour = new Date(Date.now() + 3_600_000).toISOString()
   const now = new Date().toISOString()
-  await Promise.all([appendTogether(place, [look()]), appendTogether(place, [look()], hour), appendTogether(place, [look()], now)])
+  await Promise.all([undefined, hour, now].map(sentAt => appendTogether(place, [look()], { sentAt })))
   const ahead = (await eventsOf(knex, pen)).map(event => event.ahead)
   expect(ahead.filter(one => one === undefined)).toHaveLength(1)
   expect(ahead.filter(one => one === 0)).toHaveLength(1)

@@ -25,9 +25,11 @@ const queues = new Map<string, Waiting[]>()
  * the next one, so many writers pay for one. Answers the ids that were new. What one of them may not append harms no other.
  * @throws FieldsError when a pen is not known; then none of this batch is kept
  */
-export function appendTogether(place: Place, events: readonly BenchEvent[], sentAt?: string): Promise<string[]> {
+export function appendTogether(
+  place: Place, events: readonly BenchEvent[], { sentAt, by, own }: Pick<Batch, 'sentAt' | 'by' | 'own'> = {},
+): Promise<string[]> {
   return new Promise((kept, refused) => {
-    const one: Waiting = { events, sentAt, receivedAt: Date.now(), kept, refused }
+    const one: Waiting = { events, sentAt, receivedAt: Date.now(), by: by ?? null, own, kept, refused }
     const queue = queues.get(place.workshop)
     if (queue) queue.push(one)
     else {

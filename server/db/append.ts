@@ -3,6 +3,7 @@ import { replay, type BenchEvent } from '../../core/bench'
 import { FieldsError, isAway } from '../faults'
 import { oneAtATime } from './append-lock'
 import { asRow, eventsOf } from './log'
+import { othersPens } from './makers'
 import { keepMended, readBase } from './plans'
 import { projectPens } from './projections'
 
@@ -17,6 +18,10 @@ export interface Batch {
   sentAt?: string | undefined
   /** When they came in, ms. */
   receivedAt: number
+  /** Who entered them; null on the machine itself, where nobody is asked. */
+  by?: string | null
+  /** Of whose pens alone they may be; undefined: of all. */
+  own?: string | undefined
 }
 
 /**
@@ -37,9 +42,11 @@ export async function appendEvents(knex: Knex, events: readonly BenchEvent[], se
 export async function appendBatches(trx: Knex, batches: readonly Batch[]): Promise<string[][]> {
   await refuseStray(trx, batches)
   await oneAtATime(trx)
-  const rows = new Map<string, ReturnType<typeof asRow>>()
+  const rows = new Map<string, ReturnType<typeof asRow> & { by_person: string | null }>()
   for (const batch of batches)
-    for (const event of batch.events) if (!rows.has(event.id)) rows.set(event.id, asRow(event, aheadOf(event, batch)))
+    for (const event of batch.events) if (!rows.has(event.id)) {
+      rows.set(event.id, { ...asRow(event, aheadOf(event, batch)), by_person: batch.by ?? null })
+    }
   const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
     .insert([...rows.values()])
     .onConflict(['workshop_id', 'id'])
@@ -52,13 +59,18 @@ export async function appendBatches(trx: Knex, batches: readonly Batch[]): Promi
   return batches.map(batch => batch.events.flatMap(({ id }) => (left.delete(id) ? [id] : [])))
 }
 
-/** @throws FieldsError naming the first entry of a pen that is not known */
+const OTHERS = 'This pen is somebody else’s. An owner of the workshop can work on it.'
+
+/** @throws FieldsError naming the first entry of a pen that is not known, or that is somebody else’s */
 async function refuseStray(trx: Knex, batches: readonly Batch[]): Promise<void> {
   const pens = [...new Set(batches.flatMap(batch => batch.events.map(event => event.pen)))]
   const known = new Set<string>(await trx('pens').whereIn('id', pens).pluck('id'))
-  for (const { events } of batches) {
+  for (const { events, own } of batches) {
     const stray = events.findIndex(event => !known.has(event.pen))
     if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen in this workshop.' })
+    const others = own ? await othersPens(trx, [...new Set(events.map(event => event.pen))], own) : new Set<string>()
+    const other = events.findIndex(event => others.has(event.pen))
+    if (other >= 0) throw new FieldsError({ [`events[${other}].pen`]: OTHERS })
   }
 }
 

@@ -13,6 +13,7 @@ interface Row {
   device: string
   ahead_ms: string | null
   payload: unknown
+  by_person: string | null
 }
 
 const asEvent = (row: Row): StoredEvent =>
@@ -25,6 +26,7 @@ const asEvent = (row: Row): StoredEvent =>
     device: row.device,
     payload: row.payload,
     ...(row.ahead_ms === null ? {} : { ahead: Number(row.ahead_ms) }),
+    ...(row.by_person ? { by: row.by_person } : {}),
     seq: Number(row.seq),
     receivedAt: row.received_at.toISOString(),
   }) as StoredEvent

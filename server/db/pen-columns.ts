@@ -5,7 +5,7 @@ import type { Pen } from '../../contract'
 export type PenColumns = Omit<Pen, 'planVersion' | 'createdAt'> & { plan_version: number, created_at: Date }
 
 const COLUMNS = [
-  'id', 'mark', 'name', 'reason', 'fitting', 'material', 'method', 'tool', 'film', 'blank', 'sizing', 'asked',
+  'id', 'mark', 'name', 'reason', 'fitting', 'material', 'method', 'tool', 'film', 'blank', 'sizing', 'maker', 'asked',
   'plan_version', 'version', 'created_at',
 ] as const
 

@@ -13,9 +13,10 @@ export async function enter(trx: Knex, workshop: string): Promise<void> {
   if (!found.rows[0]?.id) throw new GoneError('This workshop is not here any more. It was deleted, or the demo was begun anew.')
 }
 
-/** Transactions in a workshop, from a pool behind the wall. */
-export const withinWorkshop = (knex: Knex, workshop: string): Within => work =>
+/** Transactions in a workshop, from a pool behind the wall; what is entered in them is noted as of this person. */
+export const withinWorkshop = (knex: Knex, workshop: string, person: string | null = null): Within => work =>
   knex.transaction(async (trx) => {
     await enter(trx, workshop)
+    if (person) await trx.raw('select set_config(\'oxlip.person\', ?, true)', [person])
     return work(trx)
   })

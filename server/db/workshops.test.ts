@@ -37,7 +37,9 @@ const wanted = (change: Partial<NewPen> = {}): NewPen => ({
   film: 'gloss', ...change,
 })
 /** Tables that belong to the installation, not to a workshop. */
-const COMMON = ['workshops', 'installation', 'backups', 'knex_migrations', 'knex_migrations_lock']
+const COMMON = [
+  'workshops', 'installation', 'backups', 'knex_migrations', 'knex_migrations_lock', 'people', 'members', 'sessions', 'pairings', 'knocks',
+]
 let [mine, theirs, demo]: [Knex, Knex, WorkshopEntry] = [undefined as never, undefined as never, undefined as never]
 beforeEach(async () => {
   demo = await setUpDemo(database.owner(), NOW)

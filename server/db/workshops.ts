@@ -5,22 +5,37 @@ import { fittings, methods } from '../../reference'
 import { NotFoundError } from '../faults'
 import { enter } from './within'
 
+const NONE = 'There is no workshop.'
+const NONE_THEIRS = 'You belong to no workshop here. Ask whoever let you in.'
 const ENTRY = ['id', 'name', 'kind'] as const
 
-/** The workshops of this installation, the turner’s own first, and which of them opens where nobody has chosen one. */
-export async function listWorkshops(owner: Knex): Promise<WorkshopList> {
-  const workshops: WorkshopEntry[] = await owner('workshops').orderByRaw('kind = \'demo\', created_at').select(...ENTRY)
-  return { workshops, opens: await opening(owner) }
+/** The workshops that somebody may enter, the turner’s own first, and which of them opens where nobody has chosen one. */
+export async function listWorkshops(owner: Knex, who: Enters = EVERYBODY): Promise<WorkshopList> {
+  const workshops: WorkshopEntry[] = await owner('workshops').modify(theirs(who))
+    .orderByRaw('kind = \'demo\', created_at').select(...ENTRY)
+  return { workshops, opens: await opening(owner, who) }
+}
+
+/** Somebody who enters workshops: on the machine itself all of them, else those they have a role in. */
+export interface Enters {
+  /** By what they are in. */
+  how: string
+  /** What they may do, by workshop. */
+  roles: ReadonlyMap<string, unknown>
+}
+const EVERYBODY: Enters = { how: 'machine', roles: new Map() }
+const theirs = ({ how, roles }: Enters) => (query: Knex.QueryBuilder) => {
+  if (how !== 'machine') void query.whereIn('workshops.id', [...roles.keys()])
 }
 
 /** The workshop that opens by itself: a turner’s own once it has a pen, the demo before that. @throws NotFoundError when there is none */
-export async function opening(owner: Knex): Promise<string> {
+export async function opening(owner: Knex, who: Enters = EVERYBODY): Promise<string> {
   // In the order of its key, so that the first is found by it, or that there is none: not by going through all that others have.
   const first = '(select id from pens where workshop_id = workshops.id order by id limit 1)'
-  const found: { id: string } | undefined = await owner('workshops')
+  const found: { id: string } | undefined = await owner('workshops').modify(theirs(who))
     .orderByRaw(`(kind = 'own' and ${first} is not null) desc, kind = 'demo' desc, created_at`)
     .first('id')
-  if (!found) throw new NotFoundError('There is no workshop.')
+  if (!found) throw new NotFoundError(who.how === 'machine' ? NONE : NONE_THEIRS)
   return found.id
 }
 
@@ -40,6 +55,16 @@ export async function setUp(trx: Knex, name: string, kind: WorkshopEntry['kind']
   return entry
 }
 
+/** Sets up one more workshop of a turner’s own; whoever does so, where it is somebody, owns it. */
+export async function newWorkshop(owner: Knex, name: string, person: string | null): Promise<WorkshopEntry> {
+  return owner.transaction(async (trx) => {
+    const entry = await setUp(trx, name, 'own')
+    await trx.raw('reset role')
+    if (person) await trx('members').insert({ workshop_id: entry.id, person_id: person, role: 'owner' })
+    return entry
+  })
+}
+
 /** Gives a workshop another name. @throws NotFoundError */
 export async function rename(owner: Knex, id: string, name: string): Promise<WorkshopEntry> {
   const changed: WorkshopEntry[] = await owner('workshops').where({ id }).update({ name }).returning(ENTRY)
@@ -50,7 +75,7 @@ export async function rename(owner: Knex, id: string, name: string): Promise<Wor
 
 /** What a workshop holds: each table before those it refers to. */
 const HELD = [
-  'intake_things', 'intakes', 'supplies', 'stock_log', 'order_lines', 'orders', 'places', 'customers', 'prices',
+  'members', 'intake_things', 'intakes', 'supplies', 'stock_log', 'order_lines', 'orders', 'places', 'customers', 'prices',
   'evening_calendars', 'evening_hours', 'evening_pins', 'evening_plans',
   'facts', 'lessons', 'trial_pens', 'trials', 'pen_told', 'learnt_aside', 'pen_search', 'pen_rows', 'events', 'plans',
   'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods',

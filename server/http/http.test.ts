@@ -7,7 +7,7 @@ import { exact } from '../../schemas/common'
 import guard from '../middleware/guard'
 import { readChecked } from './body'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
-import { rawRoute } from './route'
+import { noRoute } from './route'
 
 /** What a route answers when its work ends in this way. */
 let work: () => Promise<unknown> = async () => ({})
@@ -21,11 +21,11 @@ beforeAll(async () => {
   app.use(guard)
   app.use(
     '/body',
-    rawRoute(async event => readChecked(event, exact({ name: string().required(), size: number().min(1).required() }))),
+    noRoute(async event => readChecked(event, exact({ name: string().required(), size: number().min(1).required() })) as never),
   )
   app.use(
     '/work',
-    rawRoute(() => work()),
+    noRoute(() => work() as never),
   )
   server = createServer(toNodeListener(app))
   await new Promise<void>(resolve => server.listen(0, '127.0.0.1', resolve))

@@ -1,23 +1,55 @@
 import { getQuery, type H3Event } from 'h3'
 import type { Knex } from 'knex'
 import { uuid } from '../../schemas/common'
+import { onlyOwn, roleIn, whoIs } from '../access/who'
 import { db, ownerDb } from '../db/connection'
-import { withinWorkshop } from '../db/within'
+import { refuseOthers } from '../db/makers'
+import { withinWorkshop, type Within } from '../db/within'
 import { opening } from '../db/workshops'
-import { GoneError } from '../faults'
+import { DoorError, GoneError } from '../faults'
 
 /**
  * The workshop that a request names in its address (`?workshop=`); where it names none the one that opens by itself.
- * @throws GoneError for what can be none
+ * @throws GoneError for what can be none, and for one that whoever asks does not belong to: they are not told that it is there
  */
-export async function workshopOf(event: H3Event): Promise<string> {
+export function workshopOf(event: H3Event): Promise<string> {
+  event.context.workshop ??= named(event)
+  return event.context.workshop as Promise<string>
+}
+
+async function named(event: H3Event): Promise<string> {
   const { workshop } = getQuery(event)
-  if (workshop === undefined) return opening(ownerDb())
-  if (typeof workshop !== 'string' || !uuid().isValidSync(workshop)) throw new GoneError('There is no such workshop.')
+  const who = await whoIs(event)
+  if (!who) throw new DoorError()
+  if (workshop === undefined) return opening(ownerDb(), who)
+  if (typeof workshop !== 'string' || !uuid().isValidSync(workshop) || !roleIn(who, workshop))
+    throw new GoneError('There is no such workshop.')
   return workshop
+}
+
+/** Transactions in the request’s workshop, in which what is entered is noted as of whoever asks. */
+export async function placeOf(event: H3Event): Promise<{ workshop: string, within: Within, person: string | null }> {
+  const [workshop, who] = [await workshopOf(event), await whoIs(event)]
+  const person = who?.person?.id ?? null
+  return { workshop, within: withinWorkshop(db(), workshop, person), person }
 }
 
 /** Does something in a transaction of the request’s workshop. Read the body before: a slow sender must not hold a connection. */
 export async function inWorkshop<T>(event: H3Event, work: (knex: Knex) => Promise<T>): Promise<T> {
-  return withinWorkshop(db(), await workshopOf(event))(work)
+  return (await placeOf(event)).within(work)
+}
+
+/** The same for work on a pen: an owner works on every one, others on their own. @throws NotForYouError */
+export async function onPen<T>(event: H3Event, pen: string, work: (knex: Knex) => Promise<T>): Promise<T> {
+  const own = await ownPens(event)
+  return inWorkshop(event, async (knex) => {
+    if (own) await refuseOthers(knex, [pen], own)
+    return work(knex)
+  })
+}
+
+/** Whose pens alone whoever asks may work on; undefined: all. */
+export async function ownPens(event: H3Event): Promise<string | undefined> {
+  const who = await whoIs(event)
+  return who && onlyOwn(who, await workshopOf(event))
 }

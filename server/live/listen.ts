@@ -4,6 +4,9 @@ import pg from 'pg'
 export type Notice = { kind: 'entries' } | { kind: 'changes' }
 type Hear = (notice: Notice) => void
 
+/** Who hears when it was changed who may come in. */
+const doors = new Set<() => void>()
+
 /** Who hears, and of which workshop. */
 const ears = new Set<{ workshop: string, hear: Hear }>()
 let client: pg.Client | undefined
@@ -17,6 +20,12 @@ export function listen(workshop: string, hear: Hear): () => void {
   ears.add(ear)
   if (!client) void connect()
   return () => ears.delete(ear)
+}
+
+/** Hears each time when somebody or a device was let in or taken away, until the answered function is called. */
+export function listenAtDoor(hear: () => void): () => void {
+  doors.add(hear)
+  return () => doors.delete(hear)
 }
 
 /** Tells those who are in a workshop, or everybody. */
@@ -40,7 +49,8 @@ async function connect(): Promise<void> {
   own.on('end', lost)
   own.on('notification', ({ payload = '{}' }) => {
     const { kind, workshop } = JSON.parse(payload) as { kind?: string, workshop?: string }
-    tell({ kind: kind === 'changes' ? 'changes' : 'entries' }, workshop)
+    if (kind === 'people') for (const hear of doors) hear()
+    else tell({ kind: kind === 'changes' ? 'changes' : 'entries' }, workshop)
   })
   try {
     await own.connect()
@@ -48,6 +58,7 @@ async function connect(): Promise<void> {
     // What happened while nobody listened is asked for by number.
     tell({ kind: 'entries' })
     tell({ kind: 'changes' })
+    for (const hear of doors) hear()
   } catch (error) {
     console.error('Live updates wait for the database:', (error as Error).message)
     lost()
@@ -58,5 +69,6 @@ async function connect(): Promise<void> {
 export async function deafen(): Promise<void> {
   ending = true
   ears.clear()
+  doors.clear()
   await client?.end().catch(() => undefined)
 }

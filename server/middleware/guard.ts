@@ -1,16 +1,8 @@
 import { defineEventHandler, getRequestHeader, setResponseHeaders, setResponseStatus, type H3Event } from 'h3'
+import { isOurs } from '../access/machine'
+import { networkHosts } from '../network/state'
 
-const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]']
 const READING = ['GET', 'HEAD', 'OPTIONS']
-
-/** Hosts that Oxlip answers to: loopback, and those in OXLIP_HOSTS (comma between) for whoever puts a proxy before it. */
-const hosts = new Set([
-  ...LOOPBACK,
-  ...(process.env.OXLIP_HOSTS ?? '')
-    .split(',')
-    .map(host => host.trim())
-    .filter(Boolean),
-])
 
 /**
  * Refuses other people's pages: a foreign host name (DNS rebinding) and writes from another origin. Sets the headers every answer
@@ -25,7 +17,7 @@ export default defineEventHandler((event) => {
     'Cross-Origin-Resource-Policy': 'same-origin',
     'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
   })
-  if (!hosts.has(hostName(event)))
+  if (!isOurs(event, networkHosts()))
     return refuse(
       event,
       421,
@@ -33,8 +25,6 @@ export default defineEventHandler((event) => {
     )
   if (!READING.includes(event.method) && !isSameOrigin(event)) return refuse(event, 403, 'Writes are taken from Oxlip’s own pages only.')
 })
-
-const hostName = (event: H3Event): string => (getRequestHeader(event, 'host') ?? '').replace(/:\d+$/, '')
 
 /** A browser names the origin of every write; a program outside a browser names none, and no foreign page can drive it. */
 function isSameOrigin(event: H3Event): boolean {

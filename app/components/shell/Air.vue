@@ -14,6 +14,7 @@ watch(open, () => {
 }, { once: true })
 const unsent = useUnsent()
 const away = useAway()
+const me = useMe()
 </script>
 
 <template>
@@ -24,6 +25,7 @@ const away = useAway()
       · {{ decimal(store.workshop.humidity) }} %</span>
     <span class="sr-only">, set air, units and theme, change workshop</span>
     <span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
+    <span v-if="me.person"> · {{ me.person.mark }}</span>
     <span v-if="away" role="status"> · {{ away }}</span>
     <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
   </button>

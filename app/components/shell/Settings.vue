@@ -148,6 +148,7 @@ const themes: { label: string, value: ThemeWish }[] = [
         </div>
       </form>
       <p v-else class="quiet" role="status">Fetching the workshop ...</p>
+      <ShellMe />
       <ShellWorkshops />
       <details v-if="outbox.aside.length" class="aside">
         <summary>Entries put aside on this device: {{ outbox.aside.length }}</summary>

@@ -4,4 +4,4 @@ import { rawRoute } from '../../http/route'
 import { inWorkshop } from '../../http/workshop'
 
 /** The evenings as they are planned, as a file for a calendar program. */
-export default rawRoute(async event => calendarFile(event, await inWorkshop(event, latestPlan)))
+export default rawRoute('GET /api/evenings/calendar.ics', async event => calendarFile(event, await inWorkshop(event, latestPlan)))

@@ -8,7 +8,7 @@ import { rawRoute } from '../../http/route'
 import { inWorkshop } from '../../http/workshop'
 
 /** An answer for a spreadsheet. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/findings/answer.csv', async (event) => {
   const { dialect = 'point', ...asked } = await queryOf(event, findingTableQuerySchema, { lists: ['among'] })
   const rows = findingRows(await inWorkshop(event, knex => answerFinding(knex, asked)))
   setResponseHeaders(event, {

@@ -1,11 +1,9 @@
 import { intakeSchema, MOST_BYTES, type NewIntake } from '../../../schemas/intake'
-import { db } from '../../db/connection'
 import { listIntakes, takeInSheet, tellPens } from '../../db/intake'
 import { projectAll } from '../../db/projections'
-import { withinWorkshop } from '../../db/within'
 import { readChecked } from '../../http/body'
 import { route } from '../../http/route'
-import { workshopOf } from '../../http/workshop'
+import { placeOf } from '../../http/workshop'
 
 /** Text takes more room as JSON than in its file. */
 const MOST = 2 * MOST_BYTES
@@ -13,7 +11,7 @@ const MOST = 2 * MOST_BYTES
 /** Takes a sheet in: all of it, or nothing. */
 export default route('POST /api/intakes', async (event) => {
   const wanted = await readChecked(event, intakeSchema, MOST) as NewIntake
-  const within = withinWorkshop(db(), await workshopOf(event))
+  const { within } = await placeOf(event)
   const pens = await within(trx => takeInSheet(trx, wanted))
   if (pens.length) {
     // Nobody waits for these: they are worked out a few at a time, and then stand in the lists.

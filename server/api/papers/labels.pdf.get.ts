@@ -10,7 +10,7 @@ import { inWorkshop } from '../../http/workshop'
 import { labelOf, labelSheet } from '../../papers/labels'
 
 /** Labels of several pens on one sheet, in the order of their marks. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/papers/labels.pdf', async (event) => {
   const { pens, sheet: kind = 24, from } = await queryOf(event, labelsQuerySchema, { figures: ['from', 'sheet'], lists: ['pens'] })
   const { rows, names, currency } = await inWorkshop(event, async knex => ({
     rows: await rowsOf(knex, 'metric', pens),

@@ -10,7 +10,7 @@ import { priceList } from '../../papers/lists'
 const MOST = 200
 
 /** The price list for a fair: finished pens that are here. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/papers/prices.pdf', async (event) => {
   const { pens, currency } = await inWorkshop(event, async knex => ({
     pens: (await pagePens(knex, 'metric', { at: 'here', sort: 'marks', limit: MOST })).pens,
     currency: (await readWorkshop(knex)).currency,

@@ -5,7 +5,7 @@ import { rawRoute } from '../../http/route'
 import { inWorkshop } from '../../http/workshop'
 
 /** A picture; it never changes under its address, so the browser may keep it. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/photos/:id', async (event) => {
   const size = getQuery(event).size === 'small' ? 'small' : 'large'
   const bytes = await inWorkshop(event, knex => readPhoto(knex, idParam(event), size))
   setResponseHeaders(event, {

@@ -12,7 +12,7 @@ import { rawRoute } from '../../http/route'
 import { workshopOf } from '../../http/workshop'
 
 /** A table of a workshop for a spreadsheet, lot by lot: `/api/tables/pens.csv`. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/tables/:table', async (event) => {
   const table = tableNames.find(one => `${one}.csv` === getRouterParam(event, 'table'))
   if (!table) throw new NotFoundError('There is no such table.')
   const { dialect = 'point' } = await queryOf(event, tableQuerySchema)

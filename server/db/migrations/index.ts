@@ -21,6 +21,7 @@ import * as supplies from './0019-supplies'
 import * as intakes from './0020-intakes'
 import * as ownThings from './0021-own-things'
 import * as cautions from './0022-cautions'
+import * as people from './0023-people'
 
 interface Migration {
   name: string
@@ -51,6 +52,7 @@ const migrations: Migration[] = [
   { name: '0020-intakes', ...intakes },
   { name: '0021-own-things', ...ownThings },
   { name: '0022-cautions', ...cautions },
+  { name: '0023-people', ...people },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

@@ -9,7 +9,7 @@ import { inWorkshop } from '../../../http/workshop'
 import { receipt } from '../../../papers/lists'
 
 /** A receipt of an order. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/orders/:id/receipt.pdf', async (event) => {
   const { listed, currency } = await inWorkshop(event, async knex => ({
     listed: await readOrder(knex, 'metric', idParam(event)), currency: (await readWorkshop(knex)).currency,
   }))

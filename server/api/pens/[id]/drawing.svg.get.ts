@@ -6,7 +6,7 @@ import { inWorkshop } from '../../../http/workshop'
 import { penSvg } from '../../../papers/drawing'
 
 /** A pen as a drawing at full size. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/pens/:id/drawing.svg', async (event) => {
   const { pen, board } = await inWorkshop(event, knex => paperPen(knex, idParam(event)))
   const { fitting, material, wishes } = board.state.plan.inputs
   setResponseHeaders(event, { 'Content-Type': 'image/svg+xml', 'Content-Disposition': `attachment; filename="oxlip-${pen.mark}.svg"` })

@@ -3,9 +3,10 @@ import { replanPen } from '../../../db/pens'
 import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { route } from '../../../http/route'
-import { inWorkshop } from '../../../http/workshop'
+import { onPen } from '../../../http/workshop'
 
 export default route('POST /api/pens/:id/plan', async (event) => {
   const { version } = await readChecked(event, replanSchema)
-  return inWorkshop(event, knex => replanPen(knex, idParam(event), version))
+  const id = idParam(event)
+  return onPen(event, id, knex => replanPen(knex, id, version))
 })

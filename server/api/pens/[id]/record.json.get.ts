@@ -4,7 +4,7 @@ import { idParam } from '../../../http/params'
 import { rawRoute } from '../../../http/route'
 import { inWorkshop } from '../../../http/workshop'
 
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/pens/:id/record.json', async (event) => {
   const { pen, record } = await inWorkshop(event, knex => recordOf(knex, idParam(event)))
   setResponseHeaders(event, {
     'Content-Type': 'application/json; charset=utf-8',

@@ -15,7 +15,7 @@ import { jobCard, storyPaper } from '../../../../papers/of-pen'
 const CARD = [105, 148] as const
 
 /** A paper of one pen: `/api/pens/:id/papers/job-card.pdf`. */
-export default rawRoute(async (event) => {
+export default rawRoute('GET /api/pens/:id/papers/:paper', async (event) => {
   const asked = await queryOf(event, paperQuerySchema, { figures: ['from', 'sheet'] })
   const paper = getRouterParam(event, 'paper')
   const { pen, board, units, story, workshop } = await inWorkshop(event, knex => paperPen(knex, idParam(event)))

@@ -1,0 +1,4 @@
+import { peopleHere } from '../../http/people'
+import { route } from '../../http/route'
+
+export default route('GET /api/people', peopleHere)
