@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { buildIfNeeded } from './lib/build'
 import { ensureChromium } from './lib/chromium'
+import { ensureCertutil } from './lib/certutil'
 import { ensurePoppler } from './lib/poppler'
 import { ensurePostgres } from './lib/postgres-program'
 import { main, say } from './lib/say'
@@ -63,6 +64,7 @@ await main(async () => {
   ensurePostgres()
   ensureChromium()
   ensurePoppler()
+  ensureCertutil()
   await stage('prepare', 'nuxt', 'prepare')
   await stage('lint', 'eslint', '.')
   await stage('rooms and circles', 'depcruise', ...ROOMS, '--config', '.dependency-cruiser.mjs')

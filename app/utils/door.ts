@@ -24,7 +24,7 @@ export async function forgetAll(): Promise<void> {
   const theirs = (await globalThis.indexedDB?.databases?.())?.flatMap(({ name }) => (name?.startsWith('oxlip-') ? [name] : [])) ?? []
   for (const name of theirs) indexedDB.deleteDatabase(name)
   for (const store of [sessionStorage, localStorage])
-    for (const key of Object.keys(store)) if (key.startsWith('oxlip') && key !== 'oxlip-theme') store.removeItem(key)
+    for (const key of Object.keys(store)) if (key.startsWith('oxlip') && !key.startsWith('oxlip-theme')) store.removeItem(key)
 }
 
 /** What a device is called until somebody calls it something else. */

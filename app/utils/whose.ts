@@ -9,7 +9,8 @@ const waiting: ((person: string) => void)[] = []
 export function hereIs(person?: string): void {
   try {
     if (person === undefined) known.value ??= localStorage.getItem(KEY) ?? ''
-    else localStorage.setItem(KEY, (known.value = person))
+    else if ((known.value = person)) localStorage.setItem(KEY, person)
+    else localStorage.removeItem(KEY)
   } catch {
     known.value ??= person ?? ''
   }

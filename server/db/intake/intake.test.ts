@@ -38,7 +38,7 @@ const undo = async (id: string) => {
 const pens = async (query = {}) => (await pagePens(database.knex(), 'metric', { sort: 'marks', ...query })).pens
 /** Everything that a workshop holds but the list of what was taken in. */
 async function all() {
-  const tables: string[] = await database.owner()('pg_tables').where({ schemaname: 'public' }).pluck('tablename')
+  const tables: string[] = await database.owner()('pg_tables').where({ schemaname: 'public', rowsecurity: true }).pluck('tablename')
   const own = tables.filter(one => !/^(knex|intake|changes|lessons|workshop|installation|backups|stock_log)/.test(one)).sort()
   return Promise.all(own.map(async table => [table, (await database.knex()(table)).map(row => JSON.stringify(row)).sort()]))
 }

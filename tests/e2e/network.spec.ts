@@ -1,0 +1,162 @@
+import { chromium as browserType, expect, test as base, type Page } from '@playwright/test'
+import type { WorkshopList } from '../../contract'
+import { chromium } from '../../scripts/lib/chromium'
+import { startStand, type Stand } from '../../scripts/lib/stand'
+import { machineName } from '../../server/network/names'
+import { accessOf, codeFor, somebody } from '../support/door'
+import { trusting, type Trusting } from '../support/trusting'
+
+/** An Oxlip that listens as on a network, and a Chromium that trusts its authority: its devices are the tablet and the phone. */
+const test = base.extend<{ stand: Stand, trusts: Trusting }>({
+  // Playwright reads what a fixture needs from this pattern.
+  // eslint-disable-next-line no-empty-pattern
+  stand: async ({}, use) => {
+    const stand = await startStand({ isShared: true })
+    await use(stand)
+    await stand.end()
+  },
+  trusts: async ({ stand }, use) => {
+    const trusts = await trusting(`${stand.network!.folder}/authority.pem`, [machineName()])
+    await use(trusts)
+    await trusts.end()
+  },
+  baseURL: ({ stand }, use) => use(stand.address),
+})
+const opens = async (stand: Stand): Promise<string> =>
+  ((await (await fetch(`${stand.address}/api/workshops`)).json()) as WorkshopList).opens
+const port = (stand: Stand) => new URL(stand.network!.secure).port
+/** The same place under the machine’s own name. */
+const byName = (stand: Stand) => `https://${machineName()}:${port(stand)}`
+
+/** What is read off a picture of an address: it is drawn from this text and nothing else. */
+const readOff = async (page: Page): Promise<string> => {
+  const label = await page.getByRole('img', { name: /A picture of the address/ }).getAttribute('aria-label')
+  return /address (\S+),/.exec(label ?? '')![1]!
+}
+
+test('the owner adds themselves and lets a tablet in by a picture; the tablet works there, without the network too', async ({
+  stand, trusts, page, request,
+}) => {
+  test.setTimeout(180_000)
+  await page.goto('/people')
+  await expect(page.getByText('Nobody yet. On this machine nothing is asked.')).toBeVisible()
+  await page.getByRole('button', { name: 'Somebody new' }).click()
+  const form = page.getByRole('form', { name: 'Somebody new' })
+  await form.getByLabel('Name').fill('Hazel Ash')
+  await expect(form.getByLabel('Mark, one to three letters')).toHaveValue('HA')
+  await form.getByRole('combobox', { name: 'May do here' }).click()
+  await page.getByRole('option', { name: 'Owner: everything' }).click()
+  await form.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByText('owner, looks after the installation')).toBeVisible()
+  await page.getByRole('button', { name: /^Let a device in/ }).click()
+  const link = await readOff(page)
+  expect(link).toMatch(/^https:\/\/localhost:\d+\/door#[2-9A-Z]{4}-[2-9A-Z]{4}$/)
+
+  const tablet = await (await trusts.device()).newPage()
+  await tablet.goto(link)
+  await expect(tablet.getByLabel('Code')).toHaveValue(link.split('#')[1]!)
+  expect(new URL(tablet.url()).hash).toBe('')
+  await tablet.getByLabel('What this device is called').fill('Tablet at the lathe')
+  await tablet.getByRole('button', { name: 'Come in' }).click()
+  await expect(tablet.getByRole('heading', { name: 'Five on the bench' })).toHaveCount(0)
+  await expect(tablet.getByRole('heading', { name: /No pens yet|on the bench/ })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('list', { name: 'Devices of Hazel Ash' }).getByText('Tablet at the lathe', { exact: true }).first())
+    .toBeVisible()
+
+  // It wakes, makes ids, keeps pages: all that needs a secure line.
+  expect(await tablet.evaluate(async () => [
+    isSecureContext, 'wakeLock' in navigator, typeof crypto.randomUUID(), Boolean((await navigator.serviceWorker.ready).active),
+  ])).toEqual([true, true, 'string', true])
+  const workshop = await opens(stand)
+  expect(workshop).toBeTruthy()
+  await expect.poll(() => tablet.evaluate(async () =>
+    (await (await caches.open('oxlip-answers')).keys()).some(one => one.url.includes('/api/door'))), { timeout: 60_000 }).toBe(true)
+  await tablet.context().setOffline(true)
+  await tablet.goto(`${stand.network!.secure}/shelf`)
+  await expect(tablet.locator('main').getByRole('heading').first()).toBeVisible()
+  await expect(tablet.getByText(/not connected|not fresh/).first()).toBeVisible()
+  await tablet.context().setOffline(false)
+
+  // Taken away with one tap it is out, and nothing of the workshop is left in its browser.
+  await tablet.goto(`${stand.network!.secure}/`)
+  await expect(tablet.getByText('· HA')).toBeVisible()
+  await page.getByRole('button', { name: 'Take away Tablet at the lathe' }).click()
+  await expect(tablet.getByRole('heading', { name: 'oxlip' })).toBeVisible({ timeout: 20_000 })
+  await expect(tablet.getByLabel('Code')).toBeVisible()
+  expect(await tablet.evaluate(async () => (await (await caches.open('oxlip-answers')).keys()).map(one => new URL(one.url).pathname)))
+    .not.toContain('/api/pens')
+  expect(await (await request.get(`/api/people/access?workshop=${workshop}`)).json()).toMatchObject({ devices: [] })
+})
+
+test('a stranger by the machine’s own name finds the door; by name and password they are in, and sign out of it again', async ({
+  stand, trusts, request,
+}) => {
+  test.setTimeout(120_000)
+  const workshop = await opens(stand)
+  const person = await somebody(request, workshop, 'maker', 'apple wood 9')
+  const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+  await phone.goto(`${byName(stand)}/pens`)
+  await expect(phone.getByRole('heading', { name: 'oxlip' })).toBeVisible()
+  expect(await phone.content()).not.toContain(person.name)
+  await phone.getByRole('button', { name: 'By name and password' }).click()
+  await phone.getByLabel('Name', { exact: true }).fill(person.name)
+  await phone.getByLabel('Password or PIN').fill('pear wood 9')
+  await phone.getByRole('button', { name: 'Come in' }).click()
+  await expect(phone.getByText('Name and password do not go together.')).toBeVisible()
+  await phone.getByLabel('Password or PIN').fill('apple wood 9')
+  await phone.getByRole('button', { name: 'Come in' }).click()
+  await expect(phone.getByText('· X')).toBeVisible()
+  expect((await accessOf(request, workshop)).devices.map(one => [one.name, one.how])).toEqual([['Computer', 'signed in']])
+  await phone.getByRole('button', { name: /set air, units/ }).click()
+  await phone.getByRole('button', { name: 'Sign out' }).click()
+  await expect(phone.getByLabel('Code')).toBeVisible()
+  const left = () => phone.evaluate(async () => [
+    ...(await indexedDB.databases()).map(one => one.name).filter(name => name?.startsWith('oxlip-')),
+    ...Object.keys(localStorage).filter(key => key.startsWith('oxlip') && !key.startsWith('oxlip-theme')),
+  ])
+  await expect.poll(left).toEqual([])
+  expect((await accessOf(request, workshop)).devices).toEqual([])
+})
+
+test('without the authority a browser is told; where the certificate is handed out its fingerprint is the owner’s', async ({
+  stand, page, context, request,
+}) => {
+  await expect(page.goto(stand.network!.secure)).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/)
+  const plain = await context.newPage()
+  await plain.goto(stand.network!.plain)
+  await expect(plain.getByRole('link', { name: 'Fetch the certificate' })).toBeVisible()
+  const shown = (await plain.locator('code').innerText()).replace(/\s+/g, ':')
+  expect((await accessOf(request, await opens(stand))).network!.fingerprint).toBe(shown)
+})
+
+test('at a plain address other than loopback Oxlip says what to do instead of half working, and lets nobody in', async () => {
+  process.env.OXLIP_HOSTS = 'bench.test'
+  const stand = await startStand()
+  delete process.env.OXLIP_HOSTS
+  const browser = await browserType.launch({ ...chromium, args: [...chromium.args, '--host-resolver-rules=MAP bench.test 127.0.0.1'] })
+  const page = await browser.newPage()
+  await page.goto(stand.address.replace('127.0.0.1', 'bench.test'))
+  await expect(page.getByRole('heading', { name: 'Not by this address' })).toBeVisible()
+  // Behind a proxy nobody sits at the machine itself: some hand everything on as if it came from here.
+  expect((await fetch(`${stand.address}/api/pens`)).status).toBe(401)
+  await browser.close()
+  await stand.end()
+})
+
+test('a code that a made-up device guesses at is no use; the owner is told on the page', async ({ stand, trusts, page, request }) => {
+  const workshop = await opens(stand)
+  const person = await somebody(request, workshop, 'pupil')
+  await codeFor(request, workshop, person)
+  const phone = await (await trusts.device()).newPage()
+  await phone.goto(`${stand.network!.secure}/door`)
+  for (let times = 0; times < 6; times++) {
+    await phone.getByLabel('Code').fill(`AAAA-AAA${times + 2}`)
+    await phone.getByRole('button', { name: 'Come in' }).click()
+    await expect(phone.getByText(/This code is not good|Too many tries/).first()).toBeVisible()
+    await expect(phone.getByRole('button', { name: 'Come in' })).toBeEnabled({ timeout: 10_000 })
+  }
+  await page.goto('/people')
+  const tried = page.getByRole('region', { name: 'Tried in vain in the last week' })
+  await expect(tried).toContainText(/127\.0\.0\.1.*: [56] times/)
+})
