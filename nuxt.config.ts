@@ -23,6 +23,11 @@ function tellProgram(folder: string): void {
   writeFileSync(join(folder, 'program.js'), `self.PROGRAM = ${JSON.stringify({ build, files: ['/', ...files] })}\n`)
 }
 
+/** The pages there are, as patterns of their paths: what is under none of them is not found. */
+const pagePatterns = (): string[] =>
+  readdirSync(here('./app/pages'), { recursive: true, encoding: 'utf8' }).filter(file => file.endsWith('.vue'))
+    .map(file => `/${file.replace(/\.vue$/, '')}`.replace(/\/index$/, '').replace(/\[\w+\]/g, '[^/]+') || '/')
+
 export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@nuxt/eslint', '@pinia/nuxt', '@vueuse/nuxt'],
   // Every screen follows from a log and a clock on the device; there is nothing for the server to draw.
@@ -49,6 +54,7 @@ export default defineNuxtConfig({
   ],
   ui: { fonts: false, colorMode: false },
   spaLoadingTemplate: true,
+  runtimeConfig: { pages: pagePatterns() },
   alias: {
     '#core': here('./core'),
     '#reference': here('./reference'),
@@ -61,6 +67,21 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   nitro: {
     typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },
+    routeRules: {
+      // What every answer carries, files of the program too.
+      '/**': {
+        headers: {
+          'X-Content-Type-Options': 'nosniff',
+          'X-Frame-Options': 'DENY',
+          'Referrer-Policy': 'same-origin',
+          'Cross-Origin-Opener-Policy': 'same-origin',
+          'Cross-Origin-Resource-Policy': 'same-origin',
+          'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
+        },
+      },
+      // Answers belong to whoever asked: nothing on the way keeps them.
+      '/api/**': { headers: { 'Cache-Control': 'no-store' } },
+    },
     compressPublicAssets: { gzip: true, brotli: true },
     // The faces that papers are set in: static ones, which the maker of PDF takes.
     serverAssets: [

@@ -1,6 +1,7 @@
 import { appendBench } from './append'
 import { barrelBench } from './barrel'
 import { browserBench } from './browser'
+import { classBench } from './class'
 import { crowdBench } from './crowd'
 import { eveningBench } from './evening'
 import { findingsBench } from './findings'
@@ -19,7 +20,7 @@ import { head } from './measure'
  * load alone, `--together` one operation on 30 pens, `--screens` which pen comes next, the work screen with many pens, and two screens on
  * one pen, `--growth` every route with up to 100,000 pens, `--learn` what is learnt of simulated turners and what random plans have that
  * nobody should plan, `--evening` plans of ever more pens over ever more evenings, `--findings` questions asked of
- * 100,000 pens and plans played ten thousand times. Never a test: machines differ.
+ * 100,000 pens and plans played ten thousand times, `--class` thirty screens over the network. Never a test: machines differ.
  */
 if (process.argv.includes('--learn')) {
   learnBench()
@@ -39,6 +40,8 @@ if (process.argv.includes('--append')) {
   await togetherBench()
 } else if (process.argv.includes('--findings')) {
   await findingsBench()
+} else if (process.argv.includes('--class')) {
+  await classBench()
 } else if (process.argv.includes('--evening')) {
   await eveningBench()
 } else {

@@ -6,6 +6,13 @@ export class NotFoundError extends Error {}
 /** The workshop that was asked in is not here any more. */
 export class GoneError extends Error {}
 
+/** The path is known, but not by this method. */
+export class MethodError extends Error {
+  constructor() {
+    super('This address is not asked in that way.')
+  }
+}
+
 /** Nobody is in: the door comes first. */
 export class DoorError extends Error {
   constructor() {

@@ -5,6 +5,7 @@ useHead({ title: 'Bench · Oxlip' })
 /** So many of the planned and of the finished pens stand here; the rest is a tap away. */
 const SHOWN = 30
 const live = useLive()
+const me = useMe()
 const workshops = useWorkshops()
 const plannedList = usePenList(() => ({ stage: 'planned', sort: 'marks', limit: SHOWN }))
 const finishedList = usePenList(() => ({ stage: 'finished', limit: SHOWN }))
@@ -69,14 +70,14 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
     <header>
       <h1>{{ heading }}</h1>
       <p class="quiet figures">{{ saying }}</p>
-      <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
+      <NuxtLink v-if="me.may('work')" class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>
 
     <section v-if="!inWork.length && !planned.length && !finished.length && !lacking" class="empty sheet">
       <h2>No pens yet</h2>
       <p>Choose a fitting, a material and a finish, and Oxlip works out the rest: lengths, diameters, grits, coats and waits.</p>
       <p class="ways">
-        <NuxtLink class="key next" to="/pens/new">Start the first pen</NuxtLink>
+        <NuxtLink v-if="me.may('work')" class="key next" to="/pens/new">Start the first pen</NuxtLink>
         <button v-if="workshops.demo" type="button" class="key" @click="enterWorkshop(workshops.demo.id)">Look at the demo</button>
       </p>
     </section>
@@ -104,8 +105,10 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
     <p v-if="dueLine && due" class="quiet figures">
       {{ dueLine }}. <NuxtLink :to="{ path: '/evenings', query: { by: due.day } }">Can it be done?</NuxtLink>
     </p>
-    <BenchOrders />
-    <BenchSaving />
+    <template v-if="me.may('all')">
+      <BenchOrders />
+      <BenchSaving />
+    </template>
     <p v-if="lacking" class="quiet" role="status">Planned and finished pens could not be fetched. They are asked for again.</p>
     <section v-if="planned.length" aria-labelledby="planned">
       <h2 id="planned">Planned, not begun</h2>

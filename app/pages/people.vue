@@ -48,7 +48,9 @@ async function closePairing() {
   pairing.value = undefined
   await again()
 }
-const fingerprint = computed(() => access.value?.network?.fingerprint.split(':') ?? [])
+/** The fingerprint in four lines, as it is compared by eye. */
+const fingerprint = computed(() =>
+  access.value?.network?.fingerprint.match(/(?:[0-9A-F]{2}:?){8}/g)?.map(part => part.replaceAll(':', ' ').trim()) ?? [])
 </script>
 
 <template>
@@ -84,8 +86,7 @@ const fingerprint = computed(() => access.value?.network?.fingerprint.split(':')
         <ul v-if="devicesOf(one).length" class="devices" :aria-label="`Devices of ${one.name}`">
           <li v-for="device in devicesOf(one)" :key="device.id">
             <span>
-              <b>{{ device.name }}</b><span v-if="device.isThis" class="quiet"> · this one</span>
-              <span class="quiet figures"> {{ howOf(device) }}</span>
+              <b>{{ device.name }}</b> <span class="quiet figures">{{ device.isThis ? '· this one · ' : '' }}{{ howOf(device) }}</span>
             </span>
             <button type="button" class="key" @click="takeAway(device)">Take away<span class="sr-only"> {{ device.name }}</span></button>
           </li>
@@ -101,7 +102,7 @@ const fingerprint = computed(() => access.value?.network?.fingerprint.split(':')
         <p>Once on each device, for the certificate: <b>{{ access.network.plain[0] }}</b></p>
         <p>
           Its fingerprint, to be compared there:
-          <code class="print">{{ fingerprint.slice(0, 16).join(' ') }}<br>{{ fingerprint.slice(16).join(' ') }}</code>
+          <code v-for="part in fingerprint" :key="part" class="print">{{ part }}</code>
         </p>
       </template>
       <p v-else>

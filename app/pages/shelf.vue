@@ -1,17 +1,20 @@
 <script setup lang="ts">
 /** The parts of the shelf, each a page of its own. */
 const route = useRoute()
-const parts = [
+const me = useMe()
+const all = [
   ['/shelf', 'Abrasives'],
   ['/shelf/finishes', 'Glues and finishes'],
   ['/shelf/fittings', 'Fittings and bits'],
   ['/shelf/blanks', 'Blanks'],
   ['/shelf/cutting', 'Cutting'],
-  ['/shelf/buy', 'What to buy'],
-  ['/shelf/prices', 'Prices'],
+  ['/shelf/buy', 'What to buy', 'all'],
+  ['/shelf/prices', 'Prices', 'money'],
   ['/shelf/devices', 'Devices'],
-  ['/shelf/backup', 'Backup and files'],
+  ['/shelf/backup', 'Backup and files', 'all'],
 ] as const
+/** Those that whoever is here may use. */
+const parts = computed(() => all.filter(([, , doing]) => doing === undefined || me.may(doing)))
 /** Pages that stand within a part without being named after it. */
 const WITHIN: Record<string, string> = { '/shelf/sheet': '/shelf/backup' }
 const path = computed(() => WITHIN[route.path] ?? route.path)

@@ -31,6 +31,7 @@ type Told = Omit<WholePen, 'elsewhere' | 'air'> & Partial<Pick<WholePen, 'elsewh
 export const useBenchPens = defineStore('bench-pens', () => {
   const log = useLog()
   const outbox = useOutbox()
+  const me = useMe()
   const { units, air } = storeToRefs(useWorkshop())
   const kept = shallowReactive(new Map<string, Kept>())
   const scope = effectScope(true)
@@ -112,7 +113,7 @@ export const useBenchPens = defineStore('bench-pens', () => {
   const inWork = computed(() =>
     [...kept.keys()]
       .flatMap(id => boardOf(id) ?? [])
-      .filter(one => one.summary.stage === 'in work')
+      .filter(one => one.summary.stage === 'in work' && me.onBench(one.pen.maker))
       .sort((a, b) => a.pen.mark.localeCompare(b.pen.mark, 'en', { numeric: true })),
   )
   return { kept, eventsOf, airOf, boardOf, brokenOf, broken, put, load, fetchPen, inWork }

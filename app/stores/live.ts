@@ -22,6 +22,7 @@ export const useLive = defineStore('live', () => {
   const methods = useMethods()
   const evenings = useEveningsKept()
   const time = useRightTime()
+  const me = useMe()
   const connected = ref(false)
   /** Whether the bench was asked for, and was answered or refused. */
   const met = ref(false)
@@ -170,7 +171,7 @@ export const useLive = defineStore('live', () => {
   function takeRows(rows: readonly ListedPen[]) {
     penRows.take(rows)
     for (const { pen, summary } of rows)
-      if (isWanted(summary.stage) && !bench.kept.has(pen.id)) void bench.fetchPen(pen.id).catch(() => undefined)
+      if (isWanted(summary.stage) && me.onBench(pen.maker) && !bench.kept.has(pen.id)) void bench.fetchPen(pen.id).catch(() => undefined)
   }
 
   /** Pens that were changed and of which nothing more is told are not there any more: what was taken in with a sheet and undone. */

@@ -1,4 +1,5 @@
 import { createHash, createHmac, randomBytes, randomInt, scrypt, timingSafeEqual } from 'node:crypto'
+import { turns } from '../turns'
 
 /**
  * scrypt as OWASP's Password Storage Cheat Sheet gives it for 32 MiB (N = 2^15, r = 8, p = 3): thirty pupils who sign in at once must not
@@ -8,22 +9,11 @@ const COST = { N: 2 ** 15, r: 8, p: 3, maxmem: 64 * 1024 * 1024 }
 const KEY = 32
 
 /** So many passwords are worked on at once: the others wait, so that signing in takes neither all memory nor all hands. */
-const AT_ONCE = 2
-let working = 0
-const waiting: (() => void)[] = []
+const inTurn = turns(2)
 
-async function derived(secret: string, salt: Buffer): Promise<Buffer> {
-  if (working >= AT_ONCE) await new Promise<void>(go => waiting.push(go))
-  working += 1
-  try {
-    return await new Promise((resolve, reject) => {
-      scrypt(secret.normalize('NFKC'), salt, KEY, COST, (error, key) => (error ? reject(error) : resolve(key)))
-    })
-  } finally {
-    working -= 1
-    waiting.shift()?.()
-  }
-}
+const derived = (secret: string, salt: Buffer): Promise<Buffer> => inTurn(() => new Promise((resolve, reject) => {
+  scrypt(secret.normalize('NFKC'), salt, KEY, COST, (error, key) => (error ? reject(error) : resolve(key)))
+}))
 
 /** A password or PIN as it is kept: nobody reads it out of that. */
 export async function keptSecret(secret: string): Promise<string> {

@@ -3,12 +3,16 @@ import type { Knex } from 'knex'
 import type { PhotoRef } from '../../contract'
 import sharp from 'sharp'
 import { BodyError, NotFoundError } from '../faults'
+import { turns } from '../turns'
 
 /** Longest sides that are kept, px: one to look at, one for rows. */
 const LARGE = 1600
 const SMALL = 320
-/** More pixels than any camera at a bench has; beyond it a small file may unpack into a full memory. */
-const MOST_PIXELS = 100_000_000
+/** As many pixels as a telephone takes at its finest setting; beyond it a small file may unpack into a full memory (4 bytes a pixel). */
+const MOST_PIXELS = 50_000_000
+/** Pictures are unpacked one after the other: four at once took half a gigabyte. */
+const inTurn = turns(1)
+const BROKEN = 'This picture is broken or far too large in pixels. Choose another, or save it again.'
 const KINDS = ['jpeg', 'png', 'webp']
 
 /** A picture in the two sizes that are kept. */
@@ -24,22 +28,18 @@ interface Developed extends PhotoRef {
  */
 export async function develop(bytes: Buffer, id: string = randomUUID()): Promise<Developed> {
   const image = bytes.length ? sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' }) : undefined
-  const kind = await image?.metadata().then(
-    data => data.format,
-    () => undefined,
-  )
-  if (!image || !kind || !KINDS.includes(kind)) throw new BodyError(415, 'This is no picture we can read. Choose a JPEG, PNG or WebP file.')
-  const fit = (side: number) =>
-    image
-      .clone()
-      .rotate()
-      .resize({ width: side, height: side, fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 82 })
-      .toBuffer({ resolveWithObject: true })
-  const [large, small] = await Promise.all([fit(LARGE), fit(SMALL)]).catch(() => {
-    throw new BodyError(415, 'This picture is broken or far too large in pixels. Choose another, or save it again.')
+  // The head of it tells its size: what is too large is never unpacked.
+  const { format, width = 0, height = 0 } = await image?.metadata().catch(() => undefined) ?? {}
+  if (!image || !format || !KINDS.includes(format))
+    throw new BodyError(415, 'This is no picture we can read. Choose a JPEG, PNG or WebP file.')
+  if (width * height > MOST_PIXELS) throw new BodyError(415, BROKEN)
+  return inTurn(async () => {
+    const large = await image.rotate().resize({ width: LARGE, height: LARGE, fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: 82 }).toBuffer({ resolveWithObject: true })
+    return { id, width: large.info.width, height: large.info.height, large: large.data, small: await smallOf(large.data) }
+  }).catch(() => {
+    throw new BodyError(415, BROKEN)
   })
-  return { id, width: large.info.width, height: large.info.height, large: large.data, small: small.data }
 }
 
 /** The small picture of a large one, for rows. */

@@ -99,11 +99,11 @@ function whereSays(query: Knex.QueryBuilder, word: string): Knex.QueryBuilder {
   return query.whereRaw('words @@ to_tsquery(\'simple\', ?)', [`'${word.replace(/['\\]/g, ' ')}':*`])
 }
 
-/** The pens in work, by their marks. */
-export async function inWork(knex: Knex): Promise<Pen[]> {
+/** The pens in work, by their marks; of one maker, where that is said. */
+export async function inWork(knex: Knex, maker?: string): Promise<Pen[]> {
   const rows: PenColumns[] = await knex('pen_rows')
     .join('pens', 'pens.id', 'pen_rows.pen_id')
-    .where({ stage: 'in work' })
+    .where({ stage: 'in work', ...(maker ? { maker } : {}) })
     .orderBy(['letter', 'number', 'pen_id'])
     .select(...penColumns(knex))
   return rows.map(asPen)

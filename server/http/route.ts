@@ -4,7 +4,7 @@ import type { AnswerOf, RawRouteName, Refusal, RouteName } from '../../contract'
 import { fieldErrors } from '../../schemas'
 import { admit } from '../access/admit'
 import {
-  BodyError, ConflictError, DoorError, FieldsError, GoneError, isAway, isUnfit, NotForYouError, NotFoundError, TooOftenError,
+  BodyError, ConflictError, DoorError, FieldsError, GoneError, isAway, isUnfit, MethodError, NotForYouError, NotFoundError, TooOftenError,
 } from '../faults'
 
 /**
@@ -51,6 +51,7 @@ const DISK_FULL = '53100'
 function refuse(error: unknown): [number, Refusal] {
   if (error instanceof ValidationError) return [422, { message: 'Some fields need another look.', fields: fieldErrors(error) }]
   if (error instanceof FieldsError) return [422, { message: error.message, fields: error.fields }]
+  if (error instanceof MethodError) return [405, { message: error.message }]
   if (error instanceof DoorError) return [401, { message: error.message }]
   if (error instanceof NotForYouError) return [403, { message: error.message }]
   if (error instanceof TooOftenError) return [429, { message: error.message }]

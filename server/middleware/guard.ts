@@ -1,22 +1,11 @@
-import { defineEventHandler, getRequestHeader, setResponseHeaders, setResponseStatus, type H3Event } from 'h3'
+import { defineEventHandler, getRequestHeader, setResponseStatus, type H3Event } from 'h3'
 import { isOurs } from '../access/machine'
 import { networkHosts } from '../network/state'
 
 const READING = ['GET', 'HEAD', 'OPTIONS']
 
-/**
- * Refuses other people's pages: a foreign host name (DNS rebinding) and writes from another origin. Sets the headers every answer
- * carries.
- */
+/** Refuses other people’s pages: a foreign host name (DNS rebinding) and writes from another origin. */
 export default defineEventHandler((event) => {
-  setResponseHeaders(event, {
-    'X-Content-Type-Options': 'nosniff',
-    'X-Frame-Options': 'DENY',
-    'Referrer-Policy': 'same-origin',
-    'Cross-Origin-Opener-Policy': 'same-origin',
-    'Cross-Origin-Resource-Policy': 'same-origin',
-    'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
-  })
   if (!isOurs(event, networkHosts()))
     return refuse(
       event,

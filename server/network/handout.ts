@@ -46,11 +46,9 @@ export function handOut(request: Pick<IncomingMessage, 'method' | 'url' | 'heade
   return end(308, { Location: `${secure}${request.url?.startsWith('/') && !request.url.startsWith('//') ? request.url : '/'}` })
 }
 
-/** The fingerprint in two lines, as it is compared by eye. */
-const twoLines = (fingerprint: string): string => {
-  const pairs = fingerprint.split(':')
-  return [pairs.slice(0, 16), pairs.slice(16)].map(half => half.join(' ')).join('<br>')
-}
+/** The fingerprint in four lines, as it is compared by eye. */
+const inLines = (fingerprint: string): string =>
+  fingerprint.split(':').map((pair, index) => `${pair}${index % 8 === 7 ? '<br>' : ' '}`).join('').replace(/(<br>| )$/, '')
 
 const page = (secure: string, fingerprint: string): string => `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1">
@@ -73,7 +71,7 @@ loaded and install it; then General, About, Certificate Trust Settings, and swit
 <details><summary>A computer</summary><p>Open the file and add it to the trusted authorities: of the system, or of the browser where it has
 its own list (settings, search for “certificates”, Authorities, Import).</p></details></li>
 <li>Compare the fingerprint with the one on the owner’s screen (Workshop, People and devices). Where they differ, stop and take the
-certificate out again.<br><code>${twoLines(fingerprint)}</code></li>
+certificate out again.<br><code>${inLines(fingerprint)}</code></li>
 <li><a class="key" href="${secure}/door">Open Oxlip</a></li>
 </ol>
 </body></html>

@@ -7,6 +7,10 @@ import { setResponseHeader } from 'h3'
  * by style.
  */
 export default defineNitroPlugin((nitro) => {
+  // What a page was made with is nobody’s business.
+  nitro.hooks.hook('render:response', (response) => {
+    delete response.headers?.['x-powered-by']
+  })
   nitro.hooks.hook('render:html', (html, { event }) => {
     const nonce = randomBytes(16).toString('base64')
     for (const part of ['head', 'bodyPrepend', 'body', 'bodyAppend'] as const) {

@@ -3,6 +3,7 @@ import type { WorkshopList } from '../../contract'
 import { chromium } from '../../scripts/lib/chromium'
 import { startStand, type Stand } from '../../scripts/lib/stand'
 import { machineName } from '../../server/network/names'
+import { press } from '../support/bench'
 import { accessOf, codeFor, somebody } from '../support/door'
 import { trusting, type Trusting } from '../support/trusting'
 
@@ -27,6 +28,10 @@ const opens = async (stand: Stand): Promise<string> =>
 const port = (stand: Stand) => new URL(stand.network!.secure).port
 /** The same place under the machine’s own name. */
 const byName = (stand: Stand) => `https://${machineName()}:${port(stand)}`
+
+const PEN = {
+  mark: 'Q1', name: 'My first', reason: null, due: null, fitting: 'click-8', material: 'apple', method: 'oil', tool: 'skew', film: 'gloss',
+}
 
 /** What is read off a picture of an address: it is drawn from this text and nothing else. */
 const readOff = async (page: Page): Promise<string> => {
@@ -117,6 +122,43 @@ test('a stranger by the machine’s own name finds the door; by name and passwor
   ])
   await expect.poll(left).toEqual([])
   expect((await accessOf(request, workshop)).devices).toEqual([])
+})
+
+test('a pupil has their own pens on the bench, sees those of others, and works on none but their own', async ({
+  stand, trusts, request,
+}) => {
+  test.setTimeout(120_000)
+  const { workshops } = (await (await request.get('/api/workshops')).json()) as WorkshopList
+  const demo = workshops.find(one => one.kind === 'demo')!.id
+  const person = await somebody(request, demo, 'pupil')
+  const { code } = await codeFor(request, demo, person)
+  const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+  await phone.goto(`${stand.network!.secure}/door#${code}`)
+  await phone.getByRole('button', { name: 'Come in' }).click()
+  await expect(phone.getByRole('heading', { name: 'Nothing on the bench' })).toBeVisible()
+  await phone.goto(`${stand.network!.secure}/pens`)
+  await expect(phone.getByText('Plum, north row').first()).toBeVisible()
+  await expect(phone.getByRole('link', { name: 'Orders', exact: true })).toHaveCount(0)
+  await phone.goto(`${stand.network!.secure}/shelf`)
+  await expect(phone.getByRole('navigation', { name: 'Parts of the shelf' }).getByRole('link', { name: 'Prices' })).toHaveCount(0)
+  // One of an owner: it is seen, and no key stands there.
+  const others = (await (await request.get('/api/bench')).json()) as { pens: { pen: { id: string } }[] }
+  await phone.goto(`${stand.network!.secure}/pens/${others.pens[0]!.pen.id}/work`)
+  await expect(phone.getByText('This pen is an owner’s. You work on your own.')).toBeVisible()
+  await expect(phone.getByRole('button', { name: 'Something is wrong' })).toHaveCount(0)
+  // Their own: it stands on their bench, and its record names them.
+  const mine = await phone.evaluate(async ({ workshop, data }) => {
+    const how = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(data) }
+    return ((await (await fetch(`/api/pens?workshop=${workshop}`, how)).json()) as { id: string }).id
+  }, { workshop: demo, data: PEN })
+  await phone.goto(`${stand.network!.secure}/pens/${mine}/work`)
+  await phone.getByRole('button', { name: /^Begin/ }).click()
+  await press(phone, /^Parts there/, /^Cut/)
+  await phone.goto(`${stand.network!.secure}/`)
+  await expect(phone.getByRole('heading', { name: 'One on the bench' })).toBeVisible()
+  await phone.goto(`${stand.network!.secure}/pens/${mine}/record`)
+  await expect(phone.getByText(`Pen of ${person.name}.`)).toBeVisible()
+  await expect(phone.getByText(new RegExp(`Entered by ${person.name}, \\d entr`))).toBeVisible()
 })
 
 test('without the authority a browser is told; where the certificate is handed out its fingerprint is the owner’s', async ({

@@ -217,6 +217,41 @@ test('plainly nothing is had but the certificate and the way; a foreign host nam
   expect((await foreign.get('/api/door')).status()).toBe(421)
 })
 
+test('every answer carries its headers, files too; nothing tells what it was made with, and no answer is kept', async ({
+  stand, request,
+}) => {
+  const device = await stranger(stand)
+  const script = /src="(\/_nuxt\/[^"]+)"/.exec(await (await request.get('/')).text())![1]!
+  for (const [who, path] of [
+    [request, '/'], [request, '/icon.svg'], [request, script], [request, '/sw.js'], [request, '/api/pens'],
+    [device, '/api/pens'], [device, '/'],
+  ] as const) {
+    const headers = (await who.get(path)).headers()
+    const carried = ['x-content-type-options', 'x-frame-options', 'referrer-policy', 'cross-origin-opener-policy', 'permissions-policy']
+    expect([path, carried.filter(name => !headers[name])]).toEqual([path, []])
+    expect([path, headers['x-powered-by'], headers.server]).toEqual([path, undefined, undefined])
+    if (path.startsWith('/api/')) expect(headers['cache-control']).toBe('no-store')
+  }
+  expect((await request.get(script)).headers()['cache-control']).toContain('immutable')
+  const policy = (await request.get('/')).headers()['content-security-policy']
+  expect(policy).toMatch(/default-src 'self'.*object-src 'none'.*frame-ancestors 'none'/)
+})
+
+test('an address that is none is not found, one that is asked in another way is told so, pages too', async ({ request }) => {
+  const told = async (method: string, path: string) => {
+    const answer = await request.fetch(path, { method })
+    return [answer.status(), answer.headers().allow]
+  }
+  expect(await told('DELETE', '/api/pens')).toEqual([405, 'GET, POST'])
+  expect(await told('POST', `/api/pens/${randomUUID()}`)).toEqual([405, 'GET, PATCH'])
+  expect(await told('PUT', '/api/nothing')).toEqual([404, undefined])
+  expect(await told('POST', '/pens')).toEqual([405, 'GET, HEAD'])
+  for (const path of ['/nothing', '/pens/a/b/c', '/shelf/none', '/.env', '/api'])
+    expect([path, (await request.get(path)).status()]).toEqual([path, 404])
+  for (const path of ['/', '/pens', `/pens/${randomUUID()}/work`, '/shelf/stick/twist-7', '/people', '/door/'])
+    expect([path, (await request.get(path)).status()]).toEqual([path, 200])
+})
+
 test('a code lets one device in, once; made up or used codes do not, and after some tries each has to wait', async ({ stand, request }) => {
   const { own } = await rooms(request)
   const maker = await somebody(request, own.id, 'maker')

@@ -2,6 +2,7 @@
 import { refDebounced } from '@vueuse/core'
 import { materials } from '#reference'
 
+const me = useMe()
 useHead({ title: 'Pens · Oxlip' })
 const { asked, chosen, choose, isNarrowed, clear, ANY } = usePenFilter()
 const stock = useStock()
@@ -51,10 +52,10 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
     <header>
       <h1>Pens</h1>
       <PenSearch v-model="looked" label="Look a pen up" />
-      <NuxtLink class="key" to="/pens/orders">Orders</NuxtLink>
+      <NuxtLink v-if="me.may('all')" class="key" to="/pens/orders">Orders</NuxtLink>
       <NuxtLink class="key" to="/pens/gallery">Gallery</NuxtLink>
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
-      <NuxtLink class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
+      <NuxtLink v-if="me.may('work')" class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>
     </header>
     <div class="filters">
       <USelect v-model="stage" :items="stages" size="lg" aria-label="Stage" />
@@ -77,7 +78,7 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
       <p v-if="asked.text">No pen says “{{ asked.text }}”. Look for its mark, like C2, or a part of its name.</p>
       <p v-else-if="isNarrowed">No pen is like that. Choose otherwise, or look at all of them.</p>
       <p v-else>No pens yet.</p>
-      <NuxtLink v-if="!isNarrowed" class="key next" to="/pens/new">Start the first pen</NuxtLink>
+      <NuxtLink v-if="!isNarrowed && me.may('work')" class="key next" to="/pens/new">Start the first pen</NuxtLink>
     </section>
   </div>
 </template>

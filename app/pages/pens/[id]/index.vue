@@ -8,6 +8,7 @@ import { leastFilm, planDifference, planInputs, revisePlan, stepWords } from '#c
 import { isResin, planBlank } from '#core/shelf'
 import { materialOf, materials } from '#reference'
 
+const me = useMe()
 const store = usePen()
 const workshop = useWorkshop()
 const stock = useStock()
@@ -143,7 +144,7 @@ async function planAgain() {
     </div>
     <PenAway v-model:open="leaving" :state="state" />
     <LazyPlanAlike v-if="comparing" />
-    <section v-if="costing" class="sheet costed" aria-labelledby="cost">
+    <section v-if="costing && me.may('money')" class="sheet costed" aria-labelledby="cost">
       <h2 id="cost">What it costs by its plan</h2>
       <LazyPlanCost
         :plan="plan" :traced="traced" :hands-on="traced.handsOn.value" :is-done="false" v-bind="sharedBlank(stock.blank(pen.blank), traced)"

@@ -9,7 +9,7 @@ import { formatSpan } from '#core/format'
 import { causes, defects as catalogue } from '#reference'
 
 const store = usePen()
-const { pen, plan, planned, board, traced, state, elsewhere, air, measured } = storeToRefs(store)
+const { pen, plan, planned, board, traced, state, elsewhere, air, measured, events } = storeToRefs(store)
 const stock = useStock()
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 const { units } = storeToRefs(useWorkshop())
@@ -47,6 +47,7 @@ const costed = computed(() => {
   return { plan, traced, handsOn: told.value.handsOn, isDone: true, ...sharedBlank(blank.value, traced) }
 })
 const photos = usePhotos()
+const me = useMe()
 /** The pen as it is drawn, with its defects and what was measured. */
 const drawing = useTemplateRef('drawing')
 const { picture } = useRemark()
@@ -125,6 +126,7 @@ const stepTitle = (id: string) =>
             <dd>{{ format(new Date(told.ended), state.made ? 'd MMM yyyy' : 'd MMM HH:mm') }}</dd><dt>finished</dt>
           </div>
         </dl>
+        <PersonBy :events="events" :maker="pen.maker" />
         <p class="save">
           <FieldCamera label="Add a picture" @taken="picture" />
           <NuxtLink class="key" :to="`/pens/${pen.id}/papers`">Papers</NuxtLink>
@@ -133,14 +135,14 @@ const stepTitle = (id: string) =>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>
       </div>
-      <PenLeave v-if="state.finished || state.gone || state.returns.length" :pen="pen" :state="state" />
+      <PenLeave v-if="me.may('all') && (state.finished || state.gone || state.returns.length)" :pen="pen" :state="state" />
       <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" :name-of="nameOf" />
       <RecordSurface v-if="planned && traced && rows.length" :planned="planned" :state="state" :traced="traced" />
       <section v-if="rows.length" aria-labelledby="table">
         <h2 id="table">Step by step</h2>
         <RecordTable :rows="rows" />
       </section>
-      <section v-if="costed && rows.length" aria-labelledby="cost">
+      <section v-if="costed && rows.length && me.may('money')" aria-labelledby="cost">
         <h2 id="cost">What it cost</h2>
         <PlanCost v-bind="costed" />
       </section>

@@ -10,6 +10,9 @@ const boards = useBenchPens()
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
 const { now } = useClock()
+const me = useMe()
+/** Whether whoever is here may work on it. */
+const mine = computed(() => me.mayWorkOn(pen.value?.maker))
 const { bands, nextOne, why } = useBench()
 const { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, skip, takeBack, putBack } = useWork()
 const { remark, picture } = useRemark()
@@ -134,7 +137,7 @@ const { speed } = useAtTheLathe(
     pedal: done,
     key: figure => (figure === '0' ? goTo(nextOne.value?.id) : goTo(boards.inWork[Number(figure) - 1]?.pen.id)),
   },
-  () => plain.value && !state.value?.away,
+  () => mine.value && plain.value && !state.value?.away,
 )
 useWorkKeys(
   {
@@ -225,7 +228,8 @@ useWorkKeys(
       </WorkWords>
     </section>
 
-    <template v-if="plain">
+    <LazyPersonOthers v-if="!mine" :maker="pen.maker" />
+    <template v-else-if="plain">
       <WorkDefects v-if="!afar" :open="open" :mends="mends" @judge="judging = $event" @settle="settle" />
       <WorkKeys
         v-if="next && !state.away" v-model:far="far" :done="doneKey" :away="elsewhere"
