@@ -43,6 +43,7 @@ async function screens(page: Page): Promise<[string, string, string][]> {
     ['story stick', '/shelf/stick/twist-7', '.paper'],
     ['devices', '/shelf/devices', '.stand'],
     ['backup', '/shelf/backup', 'pre'],
+    ['people', '/people', 'section h2'],
     ['take a sheet in', '/shelf/sheet', 'textarea'],
     ['prices', '/shelf/prices', '.fields'],
     ['what to buy', '/shelf/buy', 'section li'],

@@ -125,14 +125,14 @@ test('no route tells or changes anything of another workshop', async ({ request 
     ['/pens/:id', one.id], ['/blanks/:id', blank.id], [':reading', blank.readings[0]!.id], ['/methods/:id', one.method],
     ['/fittings/:id', 'click-8'], ['/photos/:id', randomUUID()],
     ['/customers/:id', customer.id], ['/orders/:id', order.id], ['/places/:id', place.id], ['/pins/:id', pin.id],
-    ['/products/:id', 'own-here'], ['/intakes/:id', randomUUID()],
+    ['/people/:id', randomUUID()], ['/devices/:id', randomUUID()], ['/products/:id', 'own-here'], ['/intakes/:id', randomUUID()],
   ]
   expect((await request.put(`/api/evenings/pins?workshop=${demo.id}`, { data: pin })).status()).toBe(200)
   const filled = (path: string) =>
     names.reduce((text, [name, id]) => text.replace(name, name.startsWith(':') ? id : name.replace(':id', id)), path)
   const contract = [...readFileSync('contract/routes.ts', 'utf8').matchAll(/^ {2}'([A-Z]+) ([^']+)':/gm)]
     .map(([, method = '', path = '']) => ({ method, path }))
-    .filter(({ path }) => !/workshops|health/.test(path))
+    .filter(({ path }) => !/workshops|health|door/.test(path))
   const reads = [...contract.filter(each => each.method === 'GET').map(each => filled(each.path)), '/api/pens?text=apple']
   const records = ['json', 'csv'].map(kind => `/api/pens/${one.id}/record.${kind}`)
   /** What is told, its fields in one order: what was learnt is kept and comes back in another. */
@@ -174,7 +174,8 @@ test('no route tells or changes anything of another workshop', async ({ request 
   }
   const statuses: Record<string, number> = {}
   for (const { method, path } of contract.filter(each => each.method !== 'GET' && (/:id|:reading|events|pins/.test(each.path)))) {
-    if (/methods|fittings|photos/.test(path)) continue
+    // Whoever looks after the installation takes people in anywhere: `door.spec.ts` tries who may not.
+    if (/methods|fittings|photos/.test(path) || (method === 'PUT' && path.includes('people'))) continue
     const name = `${method} ${path}`
     const data = bodies[name]
     const answer = await request.fetch(`${filled(path)}?workshop=${own.id}`, { method, ...(data ? { data } : {}) })
@@ -198,6 +199,8 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'PUT /api/places/:id': 404,
     'PUT /api/shelf/products/:id': 404,
     'DELETE /api/intakes/:id': 404,
+    'POST /api/people/:id/pairing': 404,
+    'DELETE /api/devices/:id': 404,
     'PATCH /api/pens/:id': 404,
     'POST /api/pens/:id/plan': 404,
   })

@@ -173,7 +173,8 @@ test('a password lets in, its change ends what was signed in by it, and the mach
   const keeper = people.find(one => one.keeper)!
   const short = await request.put(`/api/people/${keeper.id}/secret?workshop=${own.id}`, { data: { secret: 'too short' } })
   expect(await short.json()).toMatchObject({ fields: { secret: 'An owner’s password should have at least 12 signs.' } })
-  expect((await request.put('/api/door/lock', { data: { locked: true } })).status()).toBe(422)
+  for (const data of [{ locked: true }, {}, { locked: 1 }, { locked: null }, [], { locked: true, more: 1 }])
+    expect([data, (await request.put('/api/door/lock', { data })).status()]).toEqual([data, 422])
   const secret = 'ash, apple and damson'
   expect((await request.put(`/api/people/${keeper.id}/secret?workshop=${own.id}`, { data: { secret } })).status()).toBe(200)
 

@@ -4,7 +4,7 @@ import { connect } from 'node:net'
 import type { ObjectSchema, SchemaObjectDescription } from 'yup'
 import type { Method } from '../../core/method'
 import { eventSchema } from '../../schemas/event'
-import type { ShelfBlank, ShelfFitting, WorkshopList } from '../../contract'
+import type { Person, ShelfBlank, ShelfFitting, WorkshopList } from '../../contract'
 import { expect, test } from '../stand'
 import { soundOf, type Kept } from '../support/sound'
 import { junkOf } from './junk'
@@ -20,7 +20,8 @@ const AT_ONCE = 6
 /** Pictures, and what asks for nothing but itself. */
 const WITHOUT = [
   'POST /api/archive',
-  'POST /api/blanks/[id]/uncut', 'POST /api/evenings/calendar', 'POST /api/photos', 'POST /api/shelf/usual', 'POST /api/workshops/demo',
+  'POST /api/blanks/[id]/uncut', 'POST /api/door/out', 'POST /api/evenings/calendar', 'POST /api/people/[id]/pairing',
+  'POST /api/photos', 'POST /api/shelf/usual', 'POST /api/workshops/demo',
   'PUT /api/photos/[id]', 'PUT /api/workshops/demo',
 ]
 
@@ -45,11 +46,14 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
   const place = { id: randomUUID(), name: 'Junk', kind: 'fair', day: null, cost: null, gone: false }
   for (const [path, data] of [['customers', people], ['orders', order], ['places', place]] as const)
     expect((await request.post(`/api/${path}`, { data })).status()).toBe(201)
+  const somebody = ((await (await request.post('/api/people', {
+    data: { name: 'Junk', mark: 'J', colour: '#3d6f8e', role: 'owner', secret: null },
+  })).json()) as [Person])[0]
   const mine = { name: 'Junk', alike: 'thin-ca', build: null, keeps: null, caution: '', source: '' }
   expect((await request.post('/api/shelf/products', { data: mine })).status()).toBe(201)
   const [product] = await get<[{ id: string }]>('/api/shelf/products')
   const ids: Record<string, string> = {
-    customers: people.id, orders: order.id, places: place.id, products: product.id,
+    customers: people.id, people: somebody.id, orders: order.id, places: place.id, products: product.id,
     pens: made.id, fittings: fitting, methods: made.method, blanks: blank, workshops: workshop, trials: trial,
   }
   const defect = randomUUID()
@@ -62,7 +66,8 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
     'customer': [people.id, null], 'order': [order.id, null], 'place': [place.id, null], 'pens': [made.id], 'currency': ['GBP', null],
     'wood': [undefined], '/barrels': fittings.map(one => one.barrels), '/bit': fittings.map(one => one.bit),
   }
-  const all = routes().filter(({ way }) => way !== 'GET' && way !== 'DELETE')
+  // A machine that asks who it is would answer nothing else any more: that is tried in door.spec.ts.
+  const all = routes().filter(({ way, path }) => way !== 'GET' && way !== 'DELETE' && path !== '/api/door/lock')
   expect(all.filter(route => !route.schema).map(({ way, path }) => `${way} ${path}`).sort()).toEqual(WITHOUT)
   const sound = all.flatMap(({ way, path, schema }) =>
     schema ? [{ way, path: path.replace(/(\w+)\/\[id\]/, (_, kind: string) => `${kind}/${ids[kind]}`), schema }] : [])
