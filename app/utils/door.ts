@@ -29,7 +29,7 @@ export async function forgetAll(): Promise<void> {
 
 /** What a device is called until somebody calls it something else. */
 export function deviceName(): string {
-  const { userAgent } = navigator
-  if (/iPad|Tablet|Android(?!.*Mobile)/.test(userAgent)) return 'Tablet'
-  return /Mobi/.test(userAgent) ? 'Phone' : 'Computer'
+  const isTouched = navigator.maxTouchPoints > 0 && matchMedia('(hover: none)').matches
+  // A phone is narrower than this the short way, px.
+  return isTouched ? Math.min(screen.width, screen.height) < 600 ? 'Phone' : 'Tablet' : 'Computer'
 }

@@ -64,8 +64,9 @@ It is good for this workshop’s own network and for nothing on the internet.</p
 <ol>
 <li><a class="key" href="${CERTIFICATE}">Fetch the certificate</a></li>
 <li>Take it in:
-<details><summary>A phone or tablet with Android</summary><p>Settings, search for “CA certificate”, Install anyway, and choose the file. It
-warns that the network may be watched: that is said of every certificate that does not come from the internet.</p></details>
+<details><summary>A phone or tablet that saves it as a file</summary><p>In its settings search for “CA certificate”, install it all the
+same, and choose the file. It warns that the network may be watched: that is said of every certificate that does not come from the
+internet.</p></details>
 <details><summary>A phone or tablet that asks whether to allow a profile</summary><p>Allow it. In Settings, open the profile that was
 loaded and install it; then General, About, Certificate Trust Settings, and switch it on there.</p></details>
 <details><summary>A computer</summary><p>Open the file and add it to the trusted authorities: of the system, or of the browser where it has

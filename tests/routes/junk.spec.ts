@@ -64,7 +64,7 @@ test('nothing that comes in draws a 500: bodies', async ({ stand, request, pen }
     'check': ['bore'], 'question': ['tool'], 'device': ['junk'], 'ahead': [0],
     'layers': methods.map(one => one.layers), 'family': methods.map(one => one.family), 'levelling': ['never'], 'polishes': [0],
     'customer': [people.id, null], 'order': [order.id, null], 'place': [place.id, null], 'pens': [made.id], 'currency': ['GBP', null],
-    'wood': [undefined], '/barrels': fittings.map(one => one.barrels), '/bit': fittings.map(one => one.bit),
+    'colour': ['#3d6f8e'], 'secret': ['plum, pear and walnut', null], 'wood': [undefined], '/barrels': fittings.map(one => one.barrels), '/bit': fittings.map(one => one.bit),
   }
   // A machine that asks who it is would answer nothing else any more: that is tried in door.spec.ts.
   const all = routes().filter(({ way, path }) => way !== 'GET' && way !== 'DELETE' && path !== '/api/door/lock')
