@@ -18,6 +18,7 @@ const CORE = {
     'sure', 'units',
   ],
   evening: ['sure'],
+  classroom: ['bench', 'plan'],
   intake: [],
   findings: ['defects', 'sure'],
   money: ['abrasives', 'figures', 'plan', 'shelf'],

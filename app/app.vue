@@ -37,7 +37,7 @@ watch(loaded, () => {
 /** Nothing of a workshop is asked for before it is known who is here; a stranger finds the door. */
 const isSecure = window.isSecureContext
 onMounted(async () => {
-  if (!isSecure || route.path === '/door') return
+  if (!isSecure || ['/door', '/shown'].includes(route.path)) return
   if (!await me.meet()) return navigateTo('/door')
   void begin()
   void outbox.open()

@@ -5,7 +5,7 @@ import type { ListedPen, StoredEvent } from './pen'
  * missed.
  */
 export const changedKinds = [
-  'pen', 'air', 'workshop', 'shelf', 'fittings', 'blanks', 'bits', 'methods', 'evenings', 'findings', 'orders',
+  'pen', 'air', 'workshop', 'shelf', 'fittings', 'blanks', 'bits', 'methods', 'evenings', 'findings', 'orders', 'classes',
 ] as const
 /** One of them. */
 export type ChangedKind = (typeof changedKinds)[number]

@@ -31,6 +31,8 @@ export interface Pen {
   sizing: Sizing
   /** Whose it is, by their id; null where nobody was asked. */
   maker: string | null
+  /** The class it is made in, by its id; null where it is made in none. */
+  classId: string | null
   /** What is asked for it, in minor units; null while nobody said. */
   asked: number | null
   /** The version of its plan that counts. */

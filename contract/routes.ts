@@ -9,6 +9,7 @@ import type {
   BottleChange,
   Bought,
   BroughtQuery,
+  ClassChange,
   CodeInput,
   CourseQuery,
   CustomerChange,
@@ -20,7 +21,9 @@ import type {
   HoursChange,
   KeptPlan,
   MarkQuery,
+  Marks,
   MethodInput,
+  NewClass,
   NewCustomer,
   NewOrder,
   NewPen,
@@ -51,6 +54,7 @@ import type {
 import type { Prices } from '../core/money'
 import type { IntakeKnown, NewIntake } from '../schemas/intake'
 import type { Backups } from './backups'
+import type { ClassEntry, ClassPage } from './classroom'
 import type { DefectHistory, DefectPage } from './defects'
 import type { DayHours, EveningsKept, EveningSum } from './evenings'
 import type {
@@ -61,6 +65,7 @@ import type { Intake } from './intake'
 import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './orders'
 import type { Access, Door, Pairing, Person } from './people'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
+import type { ShownPen } from './shown'
 import type { Supplies } from './supplies'
 import type { WorkshopEntry, WorkshopList } from './workshops'
 import type { MethodVersion, OwnProductKept, PhotoRef, ShelfBit, ShelfBlank, ShelfFitting, WorkshopLearnt } from './stock'
@@ -92,6 +97,12 @@ export interface Routes {
   'POST /api/blanks/:id/uncut': { answer: Nothing }
   'POST /api/blanks/:id/readings': { body: ReadingInput, answer: ShelfBlank }
   'DELETE /api/blanks/:id/readings/:reading': { answer: ShelfBlank }
+  'GET /api/classes': { answer: ClassEntry[] }
+  'POST /api/classes': { body: NewClass, answer: ClassEntry }
+  'GET /api/classes/:id': { answer: ClassPage }
+  'PUT /api/classes/:id': { body: ClassChange, answer: ClassEntry }
+  'POST /api/classes/:id/pupils': { body: { people: string[] }, answer: ClassPage }
+  'PUT /api/classes/:id/marks': { body: Marks, answer: ClassPage }
   'GET /api/backups': { answer: Backups }
   'GET /api/door': { answer: Door }
   'POST /api/door/code': { body: CodeInput, answer: Door }
@@ -154,6 +165,9 @@ export interface Routes {
   'GET /api/pens/:id': { answer: WholePen }
   'PATCH /api/pens/:id': { body: PenChange, answer: Pen }
   'GET /api/pens/:id/alike': { answer: AlikePen[] }
+  'POST /api/pens/:id/link': { answer: { secret: string } }
+  'DELETE /api/pens/:id/link': { answer: Nothing }
+  'GET /api/shown/:secret': { answer: ShownPen }
   'POST /api/pens/:id/plan': { body: { version: number }, answer: Pen }
   'POST /api/photos': { picture: true, answer: PhotoRef }
   'PUT /api/photos/:id': { picture: true, answer: PhotoRef }

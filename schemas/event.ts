@@ -85,6 +85,7 @@ const payloads = {
     words: line(300).defined(),
   }),
   return: exact({ why: word('given back', 'repair').required(), paid: minor().nullable().defined(), words: line(300).defined() }),
+  gate: exact({ gate: line(40).min(1).required(), how: word('agreed', 'asked', 'seen').required() }),
   photo: exact({ defect: uuid().required(), photo: uuid().required() }),
   repair: exact({ defect: uuid().required(), way: word(...repairWays).required(), step: stepId().nullable().defined(), from: stepId() }),
   settle: exact({ defect: uuid().required(), how: word('mended', 'left', 'failed').required() }),

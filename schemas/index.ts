@@ -1,4 +1,7 @@
 export { bitSchema, blankSchema, readingSchema, type BitChange, type BlankInput, type ReadingInput } from './blank'
+export {
+  classChangeSchema, marksSchema, MOST_PUPILS, morePupilsSchema, newClassSchema, type ClassChange, type Marks, type NewClass,
+} from './classroom'
 export { errorsOf, fieldErrors, type FieldErrors } from './errors'
 export {
   asideSchema, courseQuerySchema, findingPensQuerySchema, findingQuerySchema, findingTableQuerySchema, newTrialSchema,

@@ -78,7 +78,7 @@ export const sizing = {
 const sizingSchema = perhaps(sizing)
 
 /** What a pen is planned from. */
-const penChoices = {
+export const penChoices = {
   fitting: choices.fitting.required(),
   material: choices.material.required(),
   method: choices.method.required(),
@@ -142,6 +142,8 @@ export const penQuerySchema = exact({
   method: line(60),
   due: day(),
   defects: word('open'),
+  /** Whose they are. */
+  maker: uuid(),
   /** Finished pens that are here, or that went to somebody. */
   at: word('here', 'gone'),
   text: line(80),

@@ -32,6 +32,7 @@ async function comeIn() {
     if (way.value === 'code') await api('POST /api/door/code', { body: { code, device } })
     else await api('POST /api/door/password', { body: { name, password, device } })
     await forgetAnswers()
+    localStorage.setItem('oxlip-device', device)
     location.assign('/')
   } catch (error) {
     const answer = refused(error)

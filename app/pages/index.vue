@@ -7,8 +7,10 @@ const SHOWN = 30
 const live = useLive()
 const me = useMe()
 const workshops = useWorkshops()
-const plannedList = usePenList(() => ({ stage: 'planned', sort: 'marks', limit: SHOWN }))
-const finishedList = usePenList(() => ({ stage: 'finished', limit: SHOWN }))
+/** Makers and pupils have their own pens here. */
+const theirs = () => (me.hasOwnBench && me.person ? { maker: me.person.id } : {})
+const plannedList = usePenList(() => ({ stage: 'planned', sort: 'marks', limit: SHOWN, ...theirs() }))
+const finishedList = usePenList(() => ({ stage: 'finished', limit: SHOWN, ...theirs() }))
 const [planned, finished] = [computed(() => plannedList.pens.value ?? []), computed(() => finishedList.pens.value ?? [])]
 const due = ref<DueDay | null>(null)
 const loadDue = async () => {

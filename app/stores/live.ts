@@ -209,6 +209,7 @@ export const useLive = defineStore('live', () => {
       await Promise.all([useFindings().refresh(), workshop.learn()])
     },
     orders: async () => (await import('./orders')).useOrders().refresh(),
+    classes: async () => (await import('./classes')).useClasses().refresh(),
   }
   /** Fetches what was changed, each once. The number moves on only when all of it has come, so that a lost answer is asked for again. */
   async function catchUp(changes: readonly Change[], upTo: number) {

@@ -38,8 +38,8 @@ export const useMe = defineStore('me', () => {
   /** Whether they may work on a pen: owners on all, others on their own. */
   const mayWorkOn = (maker: string | null | undefined): boolean =>
     role.value === 'owner' || (may('work') && maker === person.value?.id)
-  /** Whether a pen stands on their bench: makers and pupils have their own there, others all of them. */
-  const onBench = (maker: string | null | undefined): boolean =>
-    (role.value !== 'maker' && role.value !== 'pupil') || maker === person.value?.id
-  return { onBench, me, wait, person, role, meet, may, mayWorkOn }
+  /** Makers and pupils have their own pens on the bench, others all of them. */
+  const hasOwnBench = computed(() => role.value === 'maker' || role.value === 'pupil')
+  const onBench = (maker: string | null | undefined): boolean => !hasOwnBench.value || maker === person.value?.id
+  return { hasOwnBench, onBench, me, wait, person, role, meet, may, mayWorkOn }
 })

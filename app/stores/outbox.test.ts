@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { eventAt } from '../../tests/support/inputs'
 import type { BenchEvent } from '#core/bench'
+import { hereIs } from '../utils/whose'
 import { useOutbox } from './outbox'
 
 interface Row {
@@ -36,6 +37,7 @@ const event = (number: number) => eventAt(number, number, { kind: 'done', payloa
 const kept = () => [...mockKept.rows.keys()]
 
 beforeEach(() => {
+  hereIs('')
   jest.useFakeTimers()
   Object.assign(mockKept, { list: undefined, rows: new Map(), broken: false })
   Object.assign(server, { taken: [], requests: 0, away: false, refuses: '' })

@@ -27,7 +27,7 @@ type Send = (path: string, options: Options) => Promise<unknown>
 export const whereHere = (): Promise<string> => here(() => call('GET /api/workshops', undefined))
 
 /** Routes that are asked of the installation, not of a workshop in it. */
-const isCommon = (route: RouteName): boolean => / \/api\/(workshops|health|door)\b/.test(route)
+const isCommon = (route: RouteName): boolean => / \/api\/(workshops|health|door|shown)\b/.test(route)
 /** The workshop is not there any more; nobody is in any more. */
 const [GONE, OUT] = [410, 401]
 

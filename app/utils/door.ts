@@ -13,7 +13,7 @@ export async function forgetAnswers(): Promise<void> {
 
 /** Nobody is in any more: what was kept of answers goes, and the door comes. What was entered and not sent waits for whoever entered it. */
 export async function toDoor(): Promise<void> {
-  if (location.pathname === DOOR) return
+  if ([DOOR, '/shown'].includes(location.pathname)) return
   await forgetAnswers()
   location.assign(DOOR)
 }

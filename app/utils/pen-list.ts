@@ -29,7 +29,7 @@ function belongs({ pen, summary }: ListedPen, asked: PenQuery): boolean {
   if (asked.at && (summary.stage !== 'finished' || (summary.gone !== undefined) !== (asked.at === 'gone'))) return false
   if (asked.defects && !summary.openDefects) return false
   if (asked.sort === 'due' && !pen.due) return false
-  return (['material', 'fitting', 'method', 'due'] as const).every(field => !asked[field] || pen[field] === asked[field])
+  return (['material', 'fitting', 'method', 'due', 'maker'] as const).every(field => !asked[field] || pen[field] === asked[field])
 }
 
 /**

@@ -22,6 +22,7 @@ const KINDS: Record<BenchEvent['kind'], string> = {
   made: 'A pen made before',
   leave: 'A pen handed over',
   return: 'A pen that came back',
+  gate: 'A look of the teacher',
   photo: 'A photo',
   repair: 'A mend chosen',
   settle: 'A mend judged',

@@ -17,7 +17,7 @@ type Choice = { kind: Entry['kind'], a: number, b: number, seconds: number, devi
 
 const KINDS: Entry['kind'][] = [
   ...(['begin', 'done', 'done', 'done', 'skip', 'check', 'look', 'measure', 'coat', 'time', 'undo', 'undo'] as const),
-  ...(['extra', 'extra', 'wait', 'remark', 'press', 'leave', 'return', 'made'] as const),
+  ...(['extra', 'extra', 'wait', 'remark', 'press', 'leave', 'return', 'made', 'gate'] as const),
   ...(['defect', 'repair', 'repair', 'repair', 'repair', 'settle', 'settle', 'settle', 'answer', 'judge', 'photo'] as const),
 ]
 const anyChoice: fc.Arbitrary<Choice> = fc.record({
@@ -86,6 +86,7 @@ function entryOf(kind: Entry['kind'], { now, log, step, defect, b }: Scene): Ent
     }
     // Seldom, since it is the end of what is open.
     case 'made': return b % 5 ? undefined : { kind, payload: { minutes: null, coats: b, defects: [], words: '' } }
+    case 'gate': return { kind, payload: { gate: pick(['sand', 'turn'], b)!, how: pick(['agreed', 'asked', 'seen'] as const, b)! } }
     case 'return': return { kind, payload: { why: b % 3 ? 'repair' : 'given back', paid: null, words: '' } }
     case 'time': return { kind, payload: { step, seconds: b % 4 ? b : null } }
     case 'undo': return log.length ? { kind, payload: { entries: [pick(log, b)!.id] } } : undefined

@@ -113,6 +113,8 @@ export type Entry
     | { kind: 'leave', payload: Leaving }
   /** It comes back. */
     | { kind: 'return', payload: Returning }
+  /** In a class: tools and cautions, or a step of this kind, were agreed to, asked to be looked at, or seen by the teacher. */
+    | { kind: 'gate', payload: { gate: string, how: 'agreed' | 'asked' | 'seen' } }
   /** A picture of a defect. */
     | { kind: 'photo', payload: { defect: string, photo: string } }
   /** The way chosen to mend a defect; `step` is the one under way, `from` the grit to go back to where that was said. */

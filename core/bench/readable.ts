@@ -28,6 +28,7 @@ const FIELDS: { readonly [K in Entry['kind']]: Readonly<Record<string, Kind>> } 
     words: 'text',
   },
   return: { why: 'text', paid: 'number or null', words: 'text' },
+  gate: { gate: 'text', how: 'text' },
   photo: { defect: 'text', photo: 'text' },
   repair: { defect: 'text', way: 'text', step: 'text or null' },
   settle: { defect: 'text', how: 'text' },

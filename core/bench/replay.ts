@@ -425,7 +425,8 @@ function answersIn({ said }: Held): Answers {
 }
 
 function lastEntry({ all, steps }: Held): string[] {
-  const last = all.findLast(event => event.kind !== 'undo')
+  // What a teacher has seen is not taken back by the pupil’s last key.
+  const last = all.findLast(event => event.kind !== 'undo' && event.kind !== 'gate')
   if (!last) return []
   if (!isSettling(last)) return [last.id]
   return steps.filter(event => isSettling(event) && event.payload.step === last.payload.step).map(event => event.id)

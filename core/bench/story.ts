@@ -31,6 +31,7 @@ export type Happening = {
   | { kind: 'made', made: MadeBefore }
   | { kind: 'leave', gone: Gone }
   | { kind: 'return', back: Return }
+  | { kind: 'gate', gate: string, how: 'agreed' | 'seen' }
 )
 
 /** What was done on one pen in one go. */
@@ -89,6 +90,10 @@ const happeningsOf = ({ defects, measured }: PenRecord, { remarks, away, made, l
   ...(made ? [{ at: made.at, kind: 'made', made } as const] : []),
   ...leavings.map((gone): Happening => ({ at: gone.at, kind: 'leave', gone })),
   ...returns.map((back): Happening => ({ at: back.at, kind: 'return', back })),
+  ...held.said.flatMap((event): Happening[] =>
+    event.kind === 'gate' && event.payload.how !== 'asked'
+      ? [{ at: event.at, kind: 'gate', gate: event.payload.gate, how: event.payload.how }]
+      : []),
 ]
 
 function ofDefect(defect: DefectState): Happening[] {

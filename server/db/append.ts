@@ -71,6 +71,8 @@ async function refuseStray(trx: Knex, batches: readonly Batch[]): Promise<void> 
     const others = own ? await othersPens(trx, [...new Set(events.map(event => event.pen))], own) : new Set<string>()
     const other = events.findIndex(event => others.has(event.pen))
     if (other >= 0) throw new FieldsError({ [`events[${other}].pen`]: OTHERS })
+    const seen = own ? events.findIndex(event => event.kind === 'gate' && event.payload.how === 'seen') : -1
+    if (seen >= 0) throw new FieldsError({ [`events[${seen}].payload.how`]: 'Only a teacher says that something was looked at.' })
   }
 }
 

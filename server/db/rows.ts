@@ -50,6 +50,7 @@ export async function pagePens(knex: Knex, units: UnitSystem, asked: PenQuery): 
     if (asked[column]) void query.where(`pen_rows.${column}`, asked[column])
   if (asked.at) void query.where('stage', 'finished').where('gone', asked.at === 'gone')
   if (asked.defects) void query.where('open_defects', '>', 0)
+  if (asked.maker) void query.where('maker', asked.maker)
   if (sort === 'due') void query.whereNotNull('pen_rows.due')
   const words = wordsIn(asked.text)
   if (words.length) void query.join('pen_texts', 'pen_texts.pen_id', 'pen_rows.pen_id')

@@ -75,10 +75,11 @@ export async function rename(owner: Knex, id: string, name: string): Promise<Wor
 
 /** What a workshop holds: each table before those it refers to. */
 const HELD = [
-  'members', 'intake_things', 'intakes', 'supplies', 'stock_log', 'order_lines', 'orders', 'places', 'customers', 'prices',
+  'members', 'pen_links', 'class_marks',
+  'intake_things', 'intakes', 'supplies', 'stock_log', 'order_lines', 'orders', 'places', 'customers', 'prices',
   'evening_calendars', 'evening_hours', 'evening_pins', 'evening_plans',
   'facts', 'lessons', 'trial_pens', 'trials', 'pen_told', 'learnt_aside', 'pen_search', 'pen_rows', 'events', 'plans',
-  'pens', 'readings', 'blanks', 'photos', 'method_versions', 'methods',
+  'pens', 'classes', 'readings', 'blanks', 'photos', 'method_versions', 'methods',
   'fittings', 'bits', 'own_abrasives', 'own_products', 'shelf_items', 'air_readings', 'changes', 'workshop',
 ] as const
 

@@ -6,6 +6,7 @@ import { ownerDb } from '../db/connection'
 import { knocksInVain } from '../db/knocks'
 import { listPeople } from '../db/people'
 import { listDevices } from '../db/sessions'
+import { FieldsError } from '../faults'
 import { networkState } from '../network/state'
 import { workshopOf } from './workshop'
 
@@ -22,4 +23,11 @@ export async function accessHere(event: H3Event): Promise<Access> {
     listDevices(ownerDb(), await workshopOf(event), who?.session ?? null), knocksInVain(ownerDb()), isLocked(),
   ])
   return { devices, knocks, locked, network: networkState() ?? null }
+}
+
+/** @throws FieldsError when somebody among these does not belong to the request’s workshop */
+export async function refuseStrangers(event: H3Event, people: readonly string[]): Promise<void> {
+  const here = new Set((await listPeople(ownerDb(), await workshopOf(event), false)).filter(one => one.role).map(one => one.id))
+  const strange = people.findIndex(one => !here.has(one))
+  if (strange >= 0) throw new FieldsError({ [`people[${strange}]`]: 'Does not belong to this workshop.' })
 }

@@ -1,8 +1,10 @@
 import { getQuery, type H3Event } from 'h3'
 import type { Knex } from 'knex'
+import type { PenChange } from '../../schemas'
 import { uuid } from '../../schemas/common'
 import { onlyOwn, roleIn, whoIs } from '../access/who'
 import { db, ownerDb } from '../db/connection'
+import { refuseFixed } from '../db/classes'
 import { refuseOthers } from '../db/makers'
 import { withinWorkshop, type Within } from '../db/within'
 import { opening } from '../db/workshops'
@@ -39,11 +41,17 @@ export async function inWorkshop<T>(event: H3Event, work: (knex: Knex) => Promis
   return (await placeOf(event)).within(work)
 }
 
-/** The same for work on a pen: an owner works on every one, others on their own. @throws NotForYouError */
-export async function onPen<T>(event: H3Event, pen: string, work: (knex: Knex) => Promise<T>): Promise<T> {
+/**
+ * The same for a change of a pen, or of its plan: an owner changes every one, others their own, and of one of a class what is free there.
+ * @throws NotForYouError
+ */
+export async function onPen<T>(
+  event: H3Event, pen: string, change: Partial<PenChange> | 'plan', work: (knex: Knex) => Promise<T>,
+): Promise<T> {
   const own = await ownPens(event)
   return inWorkshop(event, async (knex) => {
     if (own) await refuseOthers(knex, [pen], own)
+    if (own) await refuseFixed(knex, pen, change)
     return work(knex)
   })
 }

@@ -24,8 +24,8 @@ const paper = (draw: (sheet: Sheet) => void, change: Partial<Paper> = {}): Promi
 const plan = planFor('damson', 'twist-7', { method: methodOf('ca-thin-first') })
 const pen: Pen = {
   id: randomUUID(), mark: 'C2', name: 'Damson, “north hedge”', reason: 'Harvest supper', due: '2019-12-05', fitting: 'twist-7',
-  material: 'damson', method: 'ca-thin-first', tool: 'skew', film: 'gloss', blank: null, sizing: {}, maker: null, asked: 3850,
-  planVersion: 1, version: 1, createdAt: made.toISOString(),
+  material: 'damson', method: 'ca-thin-first', tool: 'skew', film: 'gloss', blank: null, sizing: {}, maker: null, classId: null,
+  asked: 3850, planVersion: 1, version: 1, createdAt: made.toISOString(),
 }
 const units = unitWords('metric')
 const inMoney = (minor: number) => `£${(minor / 100).toFixed(2)}`

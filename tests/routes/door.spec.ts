@@ -145,6 +145,29 @@ test('entries and pens carry whose they are; makers and pupils work on their own
   expect((await makes.patch(`/api/pens/${here.id}?workshop=${own.id}`, { data: { version: 1, name: 'Mine now' } })).status()).toBe(403)
 })
 
+test('a secret address shows one pen and nothing of money or others; a new one, or none, and the first shows nothing', async ({
+  stand, request,
+}) => {
+  const { own } = await rooms(request)
+  const pen = (await (await request.post(`/api/pens?workshop=${own.id}`, { data: { ...newPen(), name: 'For Sorrel' } })).json()) as Pen
+  await request.patch(`/api/pens/${pen.id}?workshop=${own.id}`, { data: { version: 1, asked: 4250 } })
+  await request.post(`/api/events?workshop=${own.id}`, { data: look(pen.id) })
+  const make = async () => (await (await request.post(`/api/pens/${pen.id}/link?workshop=${own.id}`)).json() as { secret: string }).secret
+  const [first, nobody] = [await make(), await stranger(stand)]
+  const shown = await nobody.get(`/api/shown/${first}`)
+  expect(await shown.json()).toMatchObject({
+    name: 'For Sorrel', stage: 'in work', steps: { done: 1 }, material: { name: 'Apple' },
+    days: [{ day: '2026-11-23', titles: ['Check the parts'] }],
+  })
+  expect(await shown.text()).not.toMatch(/4250|asked|price|customer|maker|mark"|device/)
+  const second = await make()
+  expect((await nobody.get(`/api/shown/${first}`)).status()).toBe(404)
+  expect((await nobody.get(`/api/shown/${second}`)).status()).toBe(200)
+  expect((await nobody.get(`/api/pens/${pen.id}?workshop=${own.id}`)).status()).toBe(401)
+  await request.delete(`/api/pens/${pen.id}/link?workshop=${own.id}`)
+  expect((await nobody.get(`/api/shown/${second}`)).status()).toBe(404)
+})
+
 test('an owner of one workshop is nobody in another, and cannot come in as somebody who belongs to both', async ({ stand, request }) => {
   const { own } = await rooms(request)
   const club = (await (await request.post('/api/workshops', { data: { name: 'The club' } })).json()) as WorkshopEntry

@@ -87,7 +87,7 @@ const speed = computed(() => stepSpeed(props.plan, props.one.step, props.traced)
 
 <style scoped>
 .caution summary { min-height: 24px; cursor: help; list-style: none; }
-.more { display: grid; gap: 0.6rem; padding: 0.4rem 0.9rem 0.9rem 3.3rem; }
+.more { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.6rem; padding: 0.4rem 0.9rem 0.9rem 3.3rem; }
 dl { display: flex; flex-wrap: wrap; gap: 0.4rem 1.5rem; }
 dl div { display: flex; gap: 0.5rem; }
 dt { color: var(--ink-2); }

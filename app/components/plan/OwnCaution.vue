@@ -53,7 +53,7 @@ async function keep(own: { says: string, source: string } | undefined) {
 summary { min-height: 24px; cursor: pointer; color: var(--ink-2); }
 form {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 18rem), 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 13rem), 1fr));
   gap: 0 1rem;
   max-width: 48rem;
   padding-top: 0.5rem;

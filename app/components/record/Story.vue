@@ -84,6 +84,8 @@ function says(one: Exclude<Happening, { kind: 'steps' }>): { label: string, more
       return { label: 'Finished before its log was kept here', more: one.made.words }
     case 'leave':
       return { label: one.gone.how === 'sold' ? 'Sold' : 'Given away', more: leavingWords(one.gone) }
+    case 'gate':
+      return { label: one.how === 'seen' ? 'The teacher has looked' : 'Agreed', more: gateWords(one.gate) }
     case 'return':
       return { label: one.back.why === 'repair' ? 'Came back to be mended' : 'Given back', more: returnWords(one.back) }
   }

@@ -53,6 +53,7 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
       <h1>Pens</h1>
       <PenSearch v-model="looked" label="Look a pen up" />
       <NuxtLink v-if="me.may('all')" class="key" to="/pens/orders">Orders</NuxtLink>
+      <NuxtLink v-if="me.may('all')" class="key" to="/classes">Classes</NuxtLink>
       <NuxtLink class="key" to="/pens/gallery">Gallery</NuxtLink>
       <NuxtLink class="key" to="/pens/defects">Defects</NuxtLink>
       <NuxtLink v-if="me.may('work')" class="key" to="/pens/new"><UIcon name="i-lucide-plus" aria-hidden="true" /> Start a pen</NuxtLink>

@@ -41,6 +41,7 @@ export async function up(knex: Knex): Promise<void> {
       select nullif(current_setting('oxlip.person', true), '')::uuid $$`)
   await knex.raw('alter table pens add column maker uuid')
   await knex.raw('alter table pens alter column maker set default current_person()')
+  await knex.raw('create index pens_maker on pens (workshop_id, maker) where maker is not null')
   await knex.raw('alter table events add column by_person uuid')
   await knex.raw('alter table events alter column by_person set default current_person()')
 }

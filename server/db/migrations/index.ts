@@ -22,6 +22,8 @@ import * as intakes from './0020-intakes'
 import * as ownThings from './0021-own-things'
 import * as cautions from './0022-cautions'
 import * as people from './0023-people'
+import * as classes from './0024-classes'
+import * as links from './0025-links'
 
 interface Migration {
   name: string
@@ -53,6 +55,8 @@ const migrations: Migration[] = [
   { name: '0021-own-things', ...ownThings },
   { name: '0022-cautions', ...cautions },
   { name: '0023-people', ...people },
+  { name: '0024-classes', ...classes },
+  { name: '0025-links', ...links },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

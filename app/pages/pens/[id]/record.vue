@@ -135,6 +135,7 @@ const stepTitle = (id: string) =>
           <a class="key" :href="addressHere(`/api/pens/${pen.id}/record.csv`)" download>Save as CSV</a>
         </p>
       </div>
+      <PenLink v-if="me.may('all')" :pen="pen.id" />
       <PenLeave v-if="me.may('all') && (state.finished || state.gone || state.returns.length)" :pen="pen" :state="state" />
       <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" :name-of="nameOf" />
       <RecordSurface v-if="planned && traced && rows.length" :planned="planned" :state="state" :traced="traced" />

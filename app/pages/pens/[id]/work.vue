@@ -13,6 +13,8 @@ const { now } = useClock()
 const me = useMe()
 /** Whether whoever is here may work on it. */
 const mine = computed(() => me.mayWorkOn(pen.value?.maker))
+/** In a class: what holds the pen, for whoever does not teach it. */
+const { held, lesson } = useClassGate()
 const { bands, nextOne, why } = useBench()
 const { next, words, place, caution, wait, doneKey, done, coat, doneBeside, waitLonger, skip, takeBack, putBack } = useWork()
 const { remark, picture } = useRemark()
@@ -137,7 +139,7 @@ const { speed } = useAtTheLathe(
     pedal: done,
     key: figure => (figure === '0' ? goTo(nextOne.value?.id) : goTo(boards.inWork[Number(figure) - 1]?.pen.id)),
   },
-  () => mine.value && plain.value && !state.value?.away,
+  () => mine.value && !held.value && plain.value && !state.value?.away,
 )
 useWorkKeys(
   {
@@ -210,7 +212,7 @@ useWorkKeys(
         @touch="touch"
       />
       <WorkBeside
-        v-if="beside" ref="aside" :pen="pen" :plan="plan" :traced="traced" :state="state" :next="next" :checks="checks"
+        v-if="beside && mine" ref="aside" :pen="pen" :plan="plan" :traced="traced" :state="state" :next="next" :checks="checks"
         :measuring="measures" @look="look" @on="paperOn" @measure="measure" @answer="answer"
         @wrong="noting = $event" @act="act"
       />
@@ -229,6 +231,7 @@ useWorkKeys(
     </section>
 
     <LazyPersonOthers v-if="!mine" :maker="pen.maker" />
+    <LazyClassGate v-else-if="held && lesson && plain" :key="held.what" :held="held" :work="lesson.work" :state="state" />
     <template v-else-if="plain">
       <WorkDefects v-if="!afar" :open="open" :mends="mends" @judge="judging = $event" @settle="settle" />
       <WorkKeys

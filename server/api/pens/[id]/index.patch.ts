@@ -8,5 +8,5 @@ import { onPen } from '../../../http/workshop'
 export default route('PATCH /api/pens/:id', async (event) => {
   const change = (await readChecked(event, penChangeSchema)) as PenChange
   const id = idParam(event)
-  return onPen(event, id, knex => changePen(knex, id, change))
+  return onPen(event, id, change, knex => changePen(knex, id, change))
 })

@@ -8,5 +8,5 @@ import { onPen } from '../../../http/workshop'
 export default route('POST /api/pens/:id/plan', async (event) => {
   const { version } = await readChecked(event, replanSchema)
   const id = idParam(event)
-  return onPen(event, id, knex => replanPen(knex, id, version))
+  return onPen(event, id, 'plan', knex => replanPen(knex, id, version))
 })
