@@ -2,7 +2,7 @@ import type { H3Event } from 'h3'
 import type { Door, Me } from '../../contract'
 import { ownerDb } from '../db/connection'
 import { answered, knock, waitOf } from '../db/knocks'
-import { openSession, type How } from '../db/sessions'
+import { endSession, openSession, type How } from '../db/sessions'
 import { FieldsError, TooOftenError } from '../faults'
 import { addressOf } from './machine'
 import { handCookie, whoIs, type Who } from './who'
@@ -38,6 +38,9 @@ export async function comeIn(event: H3Event, tried: Tried, find: () => Promise<s
   const person = await find()
   if (!person) throw new FieldsError(tried.wrong)
   await answered(ownerDb(), heard.id, from)
+  // Who comes in anew on a device is not in twice on it.
+  const before = (await whoIs(event))?.session
+  if (before) await endSession(ownerDb(), before)
   const { token, days } = await openSession(ownerDb(), person, tried.device, tried.how)
   await handCookie(event, token, days)
   return { me: null, wait: 0 }
