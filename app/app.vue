@@ -49,7 +49,7 @@ onMounted(async () => {
 <template>
   <div>
     <a class="skip" href="#main">To the content</a>
-    <ShellInsecure v-if="!isSecure" />
+    <LazyShellInsecure v-if="!isSecure" />
     <NuxtLayout v-else>
       <ShellTrouble v-if="failed && !loaded && !stands" :refused="failed" @again="begin" />
       <NuxtPage v-else />

@@ -159,7 +159,9 @@ test('a secret address shows one pen and nothing of money or others; a new one, 
     name: 'For Sorrel', stage: 'in work', steps: { done: 1 }, material: { name: 'Apple' },
     days: [{ day: '2026-11-23', titles: ['Check the parts'] }],
   })
-  expect(await shown.text()).not.toMatch(/4250|asked|price|customer|maker|mark"|device/)
+  expect(Object.keys((await shown.json()) as object).sort())
+    .toEqual(['days', 'finish', 'fitting', 'material', 'name', 'stage', 'steps', 'wood'])
+  expect(await shown.text()).not.toMatch(/4250|asked|price|customer|maker|device/)
   const second = await make()
   expect((await nobody.get(`/api/shown/${first}`)).status()).toBe(404)
   expect((await nobody.get(`/api/shown/${second}`)).status()).toBe(200)

@@ -18,9 +18,9 @@ const linesOf = (said: string) => said.split('\n').map(line => line.trim()).filt
 const work = props.kept?.work
 const form = reactive({
   name: props.kept?.name ?? '',
-  fitting: stock.fittings?.[0]?.fitting.id ?? '',
+  fitting: '',
   material: 'apple',
-  method: methods.methods?.[0]?.id ?? '',
+  method: '',
   looks: [...(work?.looks ?? ['turn', 'sand', 'coat', 'assemble'])] as StepKind[],
   free: [...(work?.free ?? ['name'])] as Freedom[],
   cautions: text(work?.cautions ?? ['I wear a face shield at the lathe, and nothing loose.', 'I stop the lathe before I touch the pen.']),
@@ -29,6 +29,11 @@ const form = reactive({
   criteria: text(work?.criteria ?? ['Shape', 'Surface', 'Care at work']),
   people: [] as string[],
 })
+// The shelf may come in after the form was opened.
+watch([() => stock.fittings, () => methods.methods], ([fittings, finishes]) => {
+  form.fitting ||= fittings?.[0]?.fitting.id ?? ''
+  form.method ||= finishes?.[0]?.id ?? ''
+}, { immediate: true })
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
 const busy = ref(false)

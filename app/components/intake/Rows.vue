@@ -54,7 +54,7 @@ const right = (row: number, column: number, text: string) =>
           <div v-for="fault in row.faults" :key="fault.name" class="fault">
             <UFormField :label="fault.name" :error="fault.says">
               <UInput
-                v-if="fault.column !== null" :model-value="fault.text" size="lg" :aria-label="`${fault.name} in row ${row.number}`"
+                v-if="fault.column !== null" :default-value="fault.text" size="lg" :aria-label="`${fault.name} in row ${row.number}`"
                 @change="right(row.number, fault.column, ($event.target as HTMLInputElement).value)"
               />
             </UFormField>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { decimal } from '#core/format'
 import type { ClassPage } from '#contract'
 
 /** A sheet for each pupil of a class: points, words, and what the log holds; each on a page of its own when printed. */
@@ -34,7 +33,7 @@ const print = () => window.print()
         <tbody>
           <tr v-for="(name, index) in page.entry.work.criteria" :key="name">
             <th scope="row">{{ name }}</th>
-            <td>{{ seat.marks.points[index] == null ? 'not marked' : `${decimal(seat.marks.points[index] ?? 0, 1)} of 10` }}</td>
+            <td>{{ seat.marks.points[index] == null ? 'not marked' : `${seat.marks.points[index]} of 10` }}</td>
           </tr>
         </tbody>
       </table>

@@ -216,11 +216,11 @@ useWorkKeys(
         :measuring="measures" @look="look" @on="paperOn" @measure="measure" @answer="answer"
         @wrong="noting = $event" @act="act"
       />
-      <WorkFilmStack
+      <LazyWorkFilmStack
         v-else-if="state.coats.planned && ['clean', 'coat', 'level'].includes(next.step.phase)" :plan="plan" :state="state"
         :traced="traced"
       />
-      <WorkNextBottle v-if="next.step.kind === 'coat'" :traced="traced" :next="next" class="bottle" />
+      <LazyWorkNextBottle v-if="next.step.kind === 'coat'" :traced="traced" :next="next" class="bottle" />
     </section>
     <section v-else class="next">
       <WorkWords
