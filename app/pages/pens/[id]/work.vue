@@ -212,7 +212,7 @@ useWorkKeys(
         @touch="touch"
       />
       <WorkBeside
-        v-if="beside && mine" ref="aside" :pen="pen" :plan="plan" :traced="traced" :state="state" :next="next" :checks="checks"
+        v-if="beside && mine && !held" ref="aside" :pen="pen" :plan="plan" :traced="traced" :state="state" :next="next" :checks="checks"
         :measuring="measures" @look="look" @on="paperOn" @measure="measure" @answer="answer"
         @wrong="noting = $event" @act="act"
       />
@@ -233,7 +233,9 @@ useWorkKeys(
     <LazyPersonOthers v-if="!mine" :maker="pen.maker" />
     <LazyClassGate v-else-if="held && lesson && plain" :key="held.what" :held="held" :work="lesson.work" :state="state" />
     <template v-else-if="plain">
-      <WorkDefects v-if="!afar" :open="open" :mends="mends" @judge="judging = $event" @settle="settle" />
+      <LazyWorkDefects
+        v-if="!afar && open.length + mends.length > 0" :open="open" :mends="mends" @judge="judging = $event" @settle="settle"
+      />
       <WorkKeys
         v-if="next && !state.away" v-model:far="far" :done="doneKey" :away="elsewhere"
         :can-take-back="state.takeBack.length > 0" :can-put-back="state.putBack !== null"
