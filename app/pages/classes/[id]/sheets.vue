@@ -26,7 +26,7 @@ const print = () => window.print()
     <article v-for="seat in page.seats" :key="seat.pen.pen.id" class="sheet">
       <h2>{{ people.nameOf(seat.person) }}</h2>
       <p>
-        {{ page.entry.name }} · {{ seat.pen.pen.mark }} {{ seat.pen.pen.name }} · {{ seat.pen.summary.fitting.name }},
+        {{ page.entry.name }} · {{ seat.pen.pen.mark }} · {{ seat.pen.summary.fitting.name }},
         {{ seat.pen.summary.material.name }}
       </p>
       <table v-if="page.entry.work.criteria.length">
