@@ -11,9 +11,8 @@ const access = shallowRef<Access>()
 const { failed, loaded, again } = useLoad(async () => {
   ;[people.value, access.value] = await Promise.all([api('GET /api/people'), api('GET /api/people/access')])
 })
-const ROLES = { owner: 'owner', maker: 'maker', pupil: 'pupil', looker: 'looks only' }
 const roleOf = ({ role, keeper }: Person) =>
-  (role ? `${ROLES[role]}${keeper ? ', looks after the installation' : ''}` : 'does not belong here')
+  (role ? `${ROLE_WORDS[role]}${keeper ? ', looks after the installation' : ''}` : 'does not belong here')
 const devicesOf = ({ id }: Person) => access.value?.devices.filter(one => one.person === id) ?? []
 const howOf = (one: Device) =>
   `${one.how === 'paired' ? 'let in' : 'signed in'} ${clockTime(one.made, now.value)}, seen ${clockTime(one.seen, now.value)}`

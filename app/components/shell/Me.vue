@@ -26,14 +26,13 @@ async function signOut(anyway = false) {
     busy.value = false
   }
 }
-const ROLES = { owner: 'owner', maker: 'maker', pupil: 'pupil', looker: 'looks only' }
 </script>
 
 <template>
   <section aria-labelledby="me">
     <h3 id="me">Who comes in here</h3>
     <p v-if="me.person" class="who">
-      <span><PersonMark :person="me.person" /> <b>{{ me.person.name }}</b> <span class="quiet">· {{ ROLES[me.role] }}</span></span>
+      <span><PersonMark :person="me.person" /> <b>{{ me.person.name }}</b> <span class="quiet">· {{ ROLE_WORDS[me.role] }}</span></span>
       <button type="button" class="key" :disabled="busy" @click="signOut()">Sign out</button>
     </p>
     <p v-if="me.may('all')"><NuxtLink class="key" to="/people">People and devices</NuxtLink></p>
