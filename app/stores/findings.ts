@@ -9,7 +9,10 @@ export const useFindings = defineStore('findings', () => {
   const learnt = shallowRef<LearntOf>()
   const course = shallowRef<LearntCourse>()
   async function load() {
-    ;[place.value, trials.value] = await Promise.all([api('GET /api/findings'), api('GET /api/findings/trials')])
+    const [found, tried] = await Promise.all([api('GET /api/findings'), api('GET /api/findings/trials')])
+    // Of people the log knows no more than who they are: what they are called comes from elsewhere.
+    if (found.values.who?.length) await usePeople().load()
+    ;[place.value, trials.value] = [found, tried]
   }
   async function loadLearnt() {
     learnt.value = await api('GET /api/findings/learnt')

@@ -37,13 +37,16 @@ const BY: Record<Trait, string> = {
   'tool': 'turning tool',
   'shape': 'shape',
   'hour': 'hour of the first coat',
+  'who': 'who made it',
 }
 /** By what is asked, as a label. */
 export const byLabel = (by: Trait): string => BY[by]
 
 /** A value of a trait, as a label. */
-export const valueLabel = (by: Trait, value: string): string =>
-  by === 'hour' ? `from ${value}:00` : by === 'coats' ? counted(Number(value), 'coat') : value
+export function valueLabel(by: Trait, value: string): string {
+  if (by === 'who') return usePeople().nameOf(value)
+  return by === 'hour' ? `from ${value}:00` : by === 'coats' ? counted(Number(value), 'coat') : value
+}
 
 /** All that can be chosen of, and by. */
 export const ofChoices = [...outcomes, ...defects.map(one => one.kind), ...figures].map(of => ({ label: ofLabel(of), value: of }))
@@ -103,8 +106,8 @@ export function answerSays(of: AskedOf, by: Trait, answer: FindingAnswer): strin
   return `${valueLabel(by, value)}: ${much}${sureWords(sureness, more)}.`
 }
 
-/** Whether a turner can choose it, and so try it out: not what the wood, the set, the air or the clock are. */
-export const canBeChosen = (by: Trait): boolean => !(['wood', 'class', 'fitting', 'air', 'warmth', 'hour'] as Trait[]).includes(by)
+/** Whether a turner can choose it, and so try it out: not what the wood, the set, the air, the clock or they themselves are. */
+export const canBeChosen = (by: Trait): boolean => !(['wood', 'class', 'fitting', 'air', 'warmth', 'hour', 'who'] as Trait[]).includes(by)
 
 /** What one can do about something that stands out; nothing where it cannot be chosen. */
 export function tryWords(by: Trait, isMore: boolean): string {

@@ -26,15 +26,17 @@ export interface Look {
 
 /** Of all that is announced no more than this part may be chance [model]. */
 const FALSE = 0.1
+/** By this nobody is compared unless somebody asks: people learn at their own pace, and a screen should not point at them. */
+const UNASKED: Trait = 'who'
 /** Fewer pens than this on either side, or fewer with the defect in all, tell nothing [model]. */
 const LEAST = { pens: 5, hits: 4 }
 
 /**
  * What stands out in a log: in every look each group against the others, all of them weighed together, so that of many looks few are
- * false. Of two traits that tell the same, both may be named. The surest first.
+ * false. Of two traits that tell the same, both may be named. Who made them is never looked at. The surest first.
  */
 export function noticed(looks: readonly Look[]): Noticed[] {
-  const all = looks.flatMap(({ of, trait, cells }) => {
+  const all = looks.filter(one => one.trait !== UNASKED).flatMap(({ of, trait, cells }) => {
     const told = howOften(cells, trait)
     if (told.all.hits < LEAST.hits) return []
     const own = told.differences.filter(({ sides }) => Math.min(sides.one.of, sides.other.of) >= LEAST.pens)

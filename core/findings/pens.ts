@@ -1,9 +1,9 @@
 import type { DefectKind } from '../defects'
 
-/** By what pens can be told apart. */
+/** By what pens can be told apart; `who`: whoever makes it, by their id. */
 export const traits = [
   'method', 'wood', 'class', 'fitting', 'first grit', 'last grit', 'applicator', 'first coat', 'product', 'coats', 'air', 'warmth', 'tool',
-  'shape', 'hour',
+  'shape', 'hour', 'who',
 ] as const
 /** One of them. */
 export type Trait = (typeof traits)[number]

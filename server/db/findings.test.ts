@@ -61,6 +61,15 @@ describe('a pen that is over tells how it was made and how it turned out', () =>
     await appendEvents(knex, [entry(pen, 200, 'undo', { entries: [last.id] })])
     expect(await told(pen)).toBeUndefined()
   })
+  it('who made it, where somebody did who was asked', async () => {
+    const [pen, who] = [await made(), crypto.randomUUID()]
+    await knex('pens').where({ id: pen }).update({ maker: who })
+    await finish(pen)
+    await finish(await made({ mark: 'A2' }))
+    expect((await told(pen)).who).toBe(who)
+    expect(await answerFinding(knex, { of: 'any defect', by: 'who' })).toMatchObject({ all: { of: 1 }, groups: [{ value: who }] })
+    expect((await findingsPlace(knex)).place.values.who).toEqual([who])
+  })
   it('one that was given up tells so; one that was a mistake tells nothing', async () => {
     const [up, never] = [await made(), await made({ mark: 'A2' })]
     for (const [pen, how] of [[up, 'given up'], [never, 'mistake']] as const)
@@ -99,12 +108,12 @@ describe('counted by the database', () => {
   it('it is what the core counts, pen by pen: any question, among any, and all looks at once (property)', async () => {
     await copyPens(knex, database.owner(), await made(), 12)
     const ids: string[] = await knex('pens').orderBy('id').limit(12).pluck('id')
-    const byTrait = fc.constantFrom<Trait>('method', 'class', 'last grit', 'first coat', 'hour')
+    const byTrait = fc.constantFrom<Trait>('method', 'class', 'last grit', 'first coat', 'hour', 'who')
     await fc.assert(fc.asyncProperty(
       fc.array(anyTold, { minLength: 1, maxLength: 12 }), fc.constantFrom(...Object.keys(asks)), byTrait,
       fc.uniqueArray(byTrait, { maxLength: 3 }),
       async (pens, of, by, traitsAsked) => {
-        await writeTold(knex, ids.map((id, index) => ({ pen: { id, due: null }, told: pens[index] })))
+        await writeTold(knex, ids.map((id, index) => ({ pen: { id, due: null, maker: pens[index]?.traits.who ?? null }, told: pens[index] })))
         const full = pens.map(pen => ({ ...pen, traits: { ...pen.traits, hour: pen.coated!.slice(11, 13) } }))
         const own: ToldPen['traits'] = full[0]!.traits
         const conditions = traitsAsked.flatMap(trait => (own[trait] === undefined ? [] : [{ trait, value: own[trait] }]))
@@ -137,7 +146,7 @@ describe('counted by the database', () => {
     const ids: string[] = await knex('pens').orderBy('id').limit(12).pluck('id')
     const plain = { ended: at(1), defects: [], mends: 0, failed: 0, scrapped: false, finished: true }
     await writeTold(knex, ids.map((id, index) => ({
-      pen: { id, due: null },
+      pen: { id, due: null, maker: null },
       told: { ...plain, traits: { tool: index % 2 ? 'skew' : 'gouge' }, figures: index < 10 ? { minutes: 100 + 10 * index } : {} },
     })))
     const told = await answerFinding(knex, { of: 'minutes', by: 'tool' })
@@ -157,7 +166,7 @@ describe('pens like one', () => {
     const plain = { defects: [], mends: 0, failed: 0, scrapped: false, finished: true, figures: {} }
     const { uniform } = chance(4)
     const told = ids.map((id, index) => ({
-      pen: { id, due: null },
+      pen: { id, due: null, maker: null },
       // Now one trait is another, now several, now none is known.
       told: {
         ...plain, ended: at(index),
@@ -251,7 +260,7 @@ describe('in pictures', () => {
     const ids: string[] = await knex('pens').orderBy('id').limit(5).pluck('id')
     const plain = { defects: [], mends: 0, failed: 0, scrapped: false, finished: true, traits: {} }
     await writeTold(knex, ids.map((id, index) => ({
-      pen: { id, due: null }, told: { ...plain, ended: at(100 - index), figures: index === 2 ? {} : { minutes: 10 * index } },
+      pen: { id, due: null, maker: null }, told: { ...plain, ended: at(100 - index), figures: index === 2 ? {} : { minutes: 10 * index } },
     })))
     expect((await figureCourse(knex, { of: 'minutes' })).pens.map(one => [one.id, one.figure]))
       .toEqual([[ids[4], 40], [ids[3], 30], [ids[1], 10], [ids[0], 0]])
@@ -341,14 +350,14 @@ describe('the place', () => {
       ended: at(index), coated: at(index % 2 ? 0 : 120), traits: { tool: 'skew', method: 'oil', class: 'light' },
       defects: index % 2 ? ['chip'] : [], mends: 0, failed: 0, scrapped: false, finished: true, figures: {},
     })
-    await writeTold(knex, ids.slice(0, 39).map((id, index) => ({ pen: { id, due: null }, told: one(index) })))
+    await writeTold(knex, ids.slice(0, 39).map((id, index) => ({ pen: { id, due: null, maker: null }, told: one(index) })))
     await knex('lessons').where({ kind: 'told' }).delete()
     const [first] = (await findingsPlace(knex)).place.noticed
     // The hour of the first coat alone tells them apart.
     expect(first).toMatchObject({ of: 'chip', trait: 'hour' })
     const since = '\'{noticed,0,since}\', \'"2019-12-24T00:00:00.000Z"\''
     await knex.raw(`update lessons set body = jsonb_set(body, ${since}), learnt_at = learnt_at - 10 where kind = 'told'`)
-    await writeTold(knex, [{ pen: { id: ids[39]!, due: null }, told: one(39) }])
+    await writeTold(knex, [{ pen: { id: ids[39]!, due: null, maker: null }, told: one(39) }])
     const { place } = await findingsPlace(knex)
     expect([place.pens, place.noticed[0]!.since]).toEqual([40, '2019-12-24T00:00:00.000Z'])
     expect(place.noticed[0]!.sides.one.of + place.noticed[0]!.sides.other.of).toBe(40)

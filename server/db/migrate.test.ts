@@ -56,6 +56,10 @@ const RELEASED: Record<string, string> = {
   '0019-supplies': '5aa11221334b5e38836c0d6d6e8b69a9391ba404436623dc8c51d619f8c77b14',
   '0020-intakes': '89bffb31b66cd93dc7478835ff63ee7c92f036bd3de0e3be0945f36a98760a63',
   '0021-own-things': '645db1dbc64c396ac873b6969ec979e058e8c4742102a3b4a69efcd2e2769422',
+  '0022-cautions': 'e25b3b28b9a8ee589b8d2537760403bcfc548a45dcb9fa2b8bbe05e5943aeb57',
+  '0023-people': '1f137fbd82bc991d0b3b5a34dbaa16e18c1ceb940f79e2eaffafc78823e1fcd9',
+  '0024-classes': 'da6554ee748a3f4940d5483bd37e2f44526207889472746811af044c43ef7f2f',
+  '0025-links': '7493749fc1382ce785b66a3e06e75026d332c4144e8fc27e7f9ee16db0dc5b2a',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {
@@ -63,8 +67,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
   expect(createHash('sha256').update(readFileSync(`server/db/migrations/${name}.ts`)).digest('hex')).toBe(sum)
 })
 it('only migrations that are on their way are not among the released ones', () => {
-  expect(migrationNames.filter(name => !(name in RELEASED)))
-    .toEqual(['0022-cautions', '0023-people', '0024-classes', '0025-links'])
+  expect(migrationNames.filter(name => !(name in RELEASED))).toEqual(['0026-who'])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

@@ -14,7 +14,7 @@ export const TOLD: About = { kind: 'told', about: '*' }
 
 /** A pen and what it tells. */
 interface Telling {
-  pen: { id: string, due: string | null }
+  pen: { id: string, due: string | null, maker: string | null }
   told: ToldPen | undefined
 }
 
@@ -34,10 +34,10 @@ export async function writeTold(trx: Knex, all: readonly Telling[]): Promise<Abo
   return gone || changed.length ? [TOLD] : []
 }
 
-function rowOf({ id, due }: Telling['pen'], { ended, coated, traits, defects, mends, failed, scrapped, finished, figures }: ToldPen) {
+function rowOf({ id, due, maker }: Telling['pen'], { ended, coated, traits, defects, mends, failed, scrapped, finished, figures }: ToldPen) {
   const kept = Object.fromEntries(keptTraits.map(trait => [columnOf(trait), traits[trait] ?? null]))
   return {
-    pen_id: id, ended, coated: coated ?? null, due, ...kept, defects: [...defects], mends, failed, scrapped, finished,
+    pen_id: id, ended, coated: coated ?? null, due, ...kept, who: maker, defects: [...defects], mends, failed, scrapped, finished,
     figures: JSON.stringify(figures),
   }
 }

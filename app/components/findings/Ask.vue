@@ -19,6 +19,8 @@ function traitsFor(row: Condition | undefined) {
   return [row ? { label: 'take this away', value: NONE } : all, ...others.map(({ label, value }) => ({ label: `by ${label}`, value }))]
 }
 const numbered = (label: string, index: number) => (index ? `${label}, ${index + 1}` : label)
+/** Who made them is asked where pens of more than nobody are there. */
+const asksBy = computed(() => byChoices.filter(({ value }) => value !== 'who' || props.asked.by === 'who' || valuesOf('who').length > 0))
 const choicesOf = (trait: Trait) => valuesOf(trait).map(value => ({ label: valueLabel(trait, value), value }))
 function put(index: number, trait: string, value: string | undefined = valuesOf(trait as Trait)[0]) {
   const next = [...conditions.value]
@@ -37,7 +39,7 @@ function put(index: number, trait: string, value: string | undefined = valuesOf(
     </UFormField>
     <UFormField label="By">
       <USelect
-        :model-value="asked.by" :items="byChoices" size="xl" aria-label="By what" @update:model-value="emit('ask', { by: $event })"
+        :model-value="asked.by" :items="asksBy" size="xl" aria-label="By what" @update:model-value="emit('ask', { by: $event })"
       />
     </UFormField>
     <template v-for="(row, index) in rows" :key="index">

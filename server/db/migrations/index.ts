@@ -24,6 +24,7 @@ import * as cautions from './0022-cautions'
 import * as people from './0023-people'
 import * as classes from './0024-classes'
 import * as links from './0025-links'
+import * as who from './0026-who'
 
 interface Migration {
   name: string
@@ -57,6 +58,7 @@ const migrations: Migration[] = [
   { name: '0023-people', ...people },
   { name: '0024-classes', ...classes },
   { name: '0025-links', ...links },
+  { name: '0026-who', ...who },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */
