@@ -26,4 +26,6 @@ export interface Supplies {
   supplies: SupplyChange[]
   /** The latest. */
   moves: StockMove[]
+  /** How many are left of pen blanks, bought one for a pen, that were booked in, by material. */
+  penBlanks: Record<string, number>
 }

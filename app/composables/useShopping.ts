@@ -36,7 +36,10 @@ export function useShopping(until: () => string) {
   const set = (id: string, name: string): Omit<Wanted, 'needed'> =>
     ({ what: setPrice(id), name, there: stock.fitting(id)?.sets ?? null, piece: 1 })
   const penBlank = (id: string): Omit<Wanted, 'needed'> =>
-    ({ what: materialPrice(id), name: `${materials.find(one => one.id === id)?.name ?? id}, pen blank`, there: null, piece: 1 })
+    ({
+      what: materialPrice(id), name: `${materials.find(one => one.id === id)?.name ?? id}, pen blank`,
+      there: supplies.told?.penBlanks[id] ?? null, piece: 1,
+    })
 
   /** What each pen that is begun or planned takes; those in work come in whatever their day is. */
   const ofPens = computed((): Wanted[] => evenings.boards

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { whatToBuy, type Wanted } from './buy'
 import { priceOfNext } from './lots'
+import { sheetsLeft } from './sheets'
 
 const set = (change: Partial<Wanted> = {}): Wanted => ({ what: 'fitting:click-8', name: 'Click', needed: 5, there: 2, piece: 1, ...change })
 const nothing = () => undefined
@@ -53,4 +54,15 @@ it('taken one by one lots cost what they cost together (property)', () => {
     const single = Array.from({ length: pieces }, (_, index) => priceOfNext(lots, used + index, 1)!).reduce((sum, one) => sum + one, 0)
     expect(priceOfNext(lots, used, pieces)).toBe(single)
   }))
+})
+it('sheets wear one after another: what is gone of them is what was taken, and no more than one is begun (property)', () => {
+  const some = fc.record({ count: fc.integer({ min: 0, max: 40 }), worn: fc.double({ min: 0, max: 1, noNaN: true }) })
+  fc.assert(fc.property(some, fc.double({ min: 0.001, max: 50, noNaN: true }), (counted, taken) => {
+    const { count, worn } = sheetsLeft(counted, taken)
+    expect(Number.isInteger(count) && count >= 0 && worn >= 0 && worn < 1.00001).toBe(true)
+    expect(count - worn).toBeCloseTo(Math.max(0, counted.count - counted.worn - taken), 5)
+    expect(sheetsLeft({ count, worn }, 0)).toEqual({ count, worn })
+  }))
+  // A tenth three times is not a hair more than three tenths.
+  expect(sheetsLeft({ count: 2, worn: 0.7 }, 0.1 + 0.1 + 0.1)).toEqual({ count: 1, worn: expect.closeTo(0, 9) })
 })

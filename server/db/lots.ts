@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
-import { bottlePrice } from '../../core/money'
-import { priceOfNext, type Lot } from '../../core/stock'
-import { leftOf, usedBoards, usedSets, usedSheets, usedSticks, type Used } from './used'
+import { bottlePrice, materialPrice } from '../../core/money'
+import { priceOfNext, sheetsLeft, type Lot } from '../../core/stock'
+import { leftOf, usedBoards, usedPenBlanks, usedSets, usedSheets, usedSticks, type Used } from './used'
 
 /** What of each kind of thing is left, by id: counts less what was used. */
 const LEFT: Readonly<Record<string, (knex: Knex, ids: readonly string[]) => Promise<ReadonlyMap<string, number>>>> = {
@@ -12,12 +12,24 @@ const LEFT: Readonly<Record<string, (knex: Knex, ids: readonly string[]) => Prom
     return left(rows, new Map(rows.map(({ id, board }) => [id, (board ? boards : sticks).get(id) ?? 0])))
   },
   async abrasive(knex, ids) {
-    const rows: { id: string, count: number }[]
-      = await knex('shelf_items').whereIn('item', ids).whereNotNull('count').select('item as id', 'count')
+    const rows: { id: string, count: number, worn: number }[]
+      = await knex('shelf_items').whereIn('item', ids).whereNotNull('count').select('item as id', 'count', 'worn')
     const used = await usedSheets(knex)
-    return left(rows, new Map([...used].map(([id, pieces]) => [id, Math.floor(pieces)])))
+    return new Map(rows.map(({ id, ...counted }) => [id, sheetsLeft(counted, used.get(id) ?? 0).count]))
   },
+  material: penBlanksLeft,
 }
+
+/** What is left of pen blanks, bought one for a pen, that were booked in: of those materials, or of all. Others are not counted. */
+export async function penBlanksLeft(knex: Knex, materials?: readonly string[]): Promise<Map<string, number>> {
+  const asked = knex('stock_log').where({ how: 'bought' }).groupBy('what')
+  if (materials) void asked.whereIn('what', materials.map(materialPrice))
+  else void asked.whereRaw('what like ?', [materialPrice('%')])
+  const rows: { what: string, count: string }[] = await asked.select('what', knex.raw('sum(pieces) as count'))
+  const bought = rows.map(({ what, count }) => ({ id: what.slice(materialPrice('').length), count: Number(count) }))
+  return left(bought, await usedPenBlanks(knex, bought.map(one => one.id)))
+}
+
 const left = (rows: readonly { id: string, count: number }[], used: Used): Map<string, number> =>
   new Map(rows.map(({ id, count }) => [id, leftOf(count, used, id)]))
 

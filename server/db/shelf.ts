@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { betweenMarks } from '../../core/abrasives'
 import { abrasivePrice, bottlePrice } from '../../core/money'
+import { sheetsLeft } from '../../core/stock'
 import {
   grainOf, inTurn, type BaseWait, type Bottle, type Product, type Shelf, type ShelfAbrasive, type WaitPurpose,
 } from '../../core/shelf'
@@ -71,14 +72,20 @@ export async function readShelf(knex: Knex): Promise<Shelf> {
   }
 }
 
-/** An abrasive as the turner has it: of its sheets those that were used up since they were counted are gone. */
-const asUsed = (abrasive: ShelfAbrasive, { worn, count, wet, dry }: ItemRow, used: number): ShelfAbrasive => ({
-  ...abrasive,
-  wet: wet ?? abrasive.wet,
-  dry: dry ?? abrasive.dry,
-  ...(worn ? { worn } : {}),
-  ...(count === null ? {} : { count: Math.max(0, count - Math.floor(used)) }),
-})
+/**
+ * An abrasive as the turner has it: sheets that were counted wear by the log, those that were used up since are gone. What nobody counted
+ * is as worn as was said.
+ */
+function asUsed(abrasive: ShelfAbrasive, { worn, count, wet, dry }: ItemRow, used: number): ShelfAbrasive {
+  const left = count === null ? { worn } : sheetsLeft({ count, worn }, used)
+  return {
+    ...abrasive,
+    wet: wet ?? abrasive.wet,
+    dry: dry ?? abrasive.dry,
+    ...(left.worn ? { worn: left.worn } : {}),
+    ...('count' in left ? { count: left.count } : {}),
+  }
+}
 
 const BOTTLE = ['item', 'closed', 'keeps', 'left_ml', 'left_at', 'size_ml', 'sealed', 'price', 'label']
 
@@ -152,14 +159,15 @@ export async function changeBottle(knex: Knex, { item, left, size, ...said }: Bo
  * gone: put back, it is as it was.
  */
 export async function changeShelf(knex: Knex, { item, there, ...how }: ShelfChange): Promise<Shelf> {
+  const isSheets = there && (how.count !== undefined || how.worn !== undefined)
+  const before = isSheets ? (await readShelf(knex)).abrasives.find(one => one.id === item) : undefined
+  // Sheets wear from when something was said of them: what was not said then is as the log has it by now.
+  const { count = before?.count, worn = before?.worn } = how
   const said = {
     ...Object.fromEntries(Object.entries(how).filter(([, value]) => value !== undefined)),
-    ...(how.count === undefined ? {} : { counted_at: knex.fn.now() }),
+    ...(count === undefined ? {} : { count, worn: worn ?? 0, counted_at: knex.fn.now() }),
   }
-  if (there && how.count !== undefined) {
-    const before = (await readShelf(knex)).abrasives.find(one => one.id === item)?.count ?? null
-    await noteCount(knex, abrasivePrice(item), before, how.count)
-  }
+  if (there && how.count !== undefined) await noteCount(knex, abrasivePrice(item), before?.count ?? null, how.count)
   if (there) await knex('shelf_items').insert({ item, ...said }).onConflict(['workshop_id', 'item']).merge({ ...said, gone: false })
   else await knex('shelf_items').where({ item }).update({ gone: true })
   return readShelf(knex)

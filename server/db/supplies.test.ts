@@ -94,6 +94,50 @@ it('sheets are worn out by the log, never below none; a count puts it right and 
   await changeBottle(knex, { item: 'thin-ca', left: 8 } as never)
   expect((await readSupplies(knex)).moves[0]).toMatchObject({ what: 'bottle:thin-ca', was: 12, now: 8 })
 })
+it('the sheet in hand wears by the log; what is said of one of them leaves the other as the log has it', async () => {
+  const knex = database.knex()
+  const paper = async () => {
+    const { count, worn = 0 } = (await readShelf(knex)).abrasives.find(one => one.id === 'P-320')!
+    return [count, Math.round(worn * 1000) / 1000]
+  }
+  const pen = await penOf('A5')
+  const { steps } = await readPlan(knex, pen)
+  await changeShelf(knex, { item: 'P-320', there: true, count: 3, worn: 0.25 })
+  const until = steps.slice(0, steps.findIndex(one => one.kind === 'sand' && one.abrasive.id === 'P-320') + 1)
+  for (const [index, { id }] of until.entries()) await enter(pen.id, done(id), index + (index % 3) / 5)
+  const wear = (uses: number) =>
+    knex('facts').where({ kind: 'sheet', about: 'P-320' }).update({ body: JSON.stringify({ uses }), at: knex.fn.now() })
+  // Three with a quarter gone, and half a sheet used: three, one of them three quarters gone. One and a half: two, the same.
+  const seen: (number | undefined)[][] = []
+  for (const uses of [0.5, 1.5, 2.75, 9]) {
+    await wear(uses)
+    seen.push(await paper())
+  }
+  expect(seen).toEqual([[3, 0.75], [2, 0.75], [0, 0], [0, 0]])
+  await wear(0.5)
+  await changeShelf(knex, { item: 'P-320', there: true, count: 5 })
+  expect(await paper()).toEqual([5, 0.75])
+  await changeShelf(knex, { item: 'P-320', there: true, worn: 0 })
+  expect(await paper()).toEqual([5, 0])
+  await bookIn(knex, bought('abrasive:P-320', 10))
+  expect(await paper()).toEqual([15, 0])
+})
+it('pen blanks booked in for a pen each go as they are cut, the oldest lot first; what nobody booked in is not counted', async () => {
+  const knex = database.knex()
+  await bookIn(knex, bought('material:apple', 1, 200))
+  await bookIn(knex, bought('material:apple', 2, 310))
+  const stand = async () => [(await readSupplies(knex)).penBlanks, (await readPrices(knex))['material:apple']]
+  const seen = [await stand()]
+  for (const mark of ['A6', 'A7', 'A8', 'A9']) {
+    const pen = await penOf(mark)
+    const { steps } = await readPlan(knex, pen)
+    for (const [index, { id }] of steps.slice(0, steps.findIndex(one => one.kind === 'cut') + 1).entries())
+      await enter(pen.id, done(id), index)
+    seen.push(await stand())
+  }
+  expect(seen).toEqual([[{ apple: 3 }, 200], [{ apple: 2 }, 310], [{ apple: 1 }, 310], [{ apple: 0 }, 310], [{ apple: 0 }, 310]])
+  await expect(bookIn(knex, bought('material:none', 1))).rejects.toThrow(FieldsError)
+})
 it('where something is bought is said once and changed', async () => {
   const knex = database.knex()
   await changeSupply(knex, { what: 'bottle:thin-ca', source: 'the glue shop', pack: 1 })

@@ -1,18 +1,19 @@
 import type { Knex } from 'knex'
 import type { Supplies } from '../../contract'
 import { FieldsError } from '../faults'
-import { abrasives } from '../../reference'
+import { abrasives, materials } from '../../reference'
 import type { Bought, SupplyChange } from '../../schemas'
 import { readBlank } from './blanks'
 import { readFitting } from './fittings'
-import { changePrice } from './prices'
+import { penBlanksLeft } from './lots'
 import { allProducts } from './own-products'
 import { readShelf } from './shelf'
 import { latestMoves } from './stock-log'
 
 /** Where things are bought, and what was bought and counted lately. */
 export async function readSupplies(knex: Knex): Promise<Supplies> {
-  return { supplies: await knex('supplies').orderBy('what').select('what', 'source', 'pack'), moves: await latestMoves(knex) }
+  const [supplies, moves] = [await knex('supplies').orderBy('what').select('what', 'source', 'pack'), await latestMoves(knex)]
+  return { supplies, moves, penBlanks: Object.fromEntries(await penBlanksLeft(knex)) }
 }
 
 /** Says where something is bought and in what packs. */
@@ -43,9 +44,9 @@ const ONTO: Readonly<Record<string, (knex: Knex, id: string, bought: Bought) => 
   async abrasive(knex, id, { pieces }) {
     const own = await knex('own_abrasives').where({ id }).first('id')
     if (!own && !abrasives.some(one => one.id === id)) return undefined
-    const was = (await readShelf(knex)).abrasives.find(one => one.id === id)?.count ?? null
+    const { count: was = null, worn = 0 } = (await readShelf(knex)).abrasives.find(one => one.id === id) ?? {}
     const now = (was ?? 0) + pieces
-    const row = { item: id, count: now, counted_at: knex.fn.now(), gone: false }
+    const row = { item: id, count: now, worn, counted_at: knex.fn.now(), gone: false }
     await knex('shelf_items').insert(row).onConflict(['workshop_id', 'item']).merge()
     return { was, now }
   },
@@ -57,9 +58,11 @@ const ONTO: Readonly<Record<string, (knex: Knex, id: string, bought: Bought) => 
       .onConflict(['workshop_id', 'item']).merge()
     return { was, now }
   },
-  // Pen blanks that are bought one for a pen are not counted.
-  async material() {
-    return { was: null, now: null }
+  // Pen blanks that are bought one for a pen are as many as were booked in and not cut since; nobody counts them.
+  async material(knex, id, { pieces }) {
+    if (!materials.some(one => one.id === id)) return undefined
+    const was = (await penBlanksLeft(knex, [id])).get(id) ?? null
+    return { was, now: (was ?? 0) + pieces }
   },
 }
 
@@ -76,6 +79,5 @@ export async function bookIn(knex: Knex, bought: Bought): Promise<Supplies> {
   const moved = Object.hasOwn(ONTO, kind) ? await ONTO[kind]?.(knex, thing, bought) : undefined
   if (!moved) throw new FieldsError({ what: 'There is no such thing here: put it on the shelf first.' })
   await knex('stock_log').insert({ id, what, how: 'bought', pieces, each, ...moved })
-  if (each !== null && kind === 'material') await changePrice(knex, { what, minor: each })
   return readSupplies(knex)
 }

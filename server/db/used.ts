@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { materialPrice } from '../../core/money'
 
 /** How many of each were used since they were counted, by their ids. */
 export type Used = ReadonlyMap<string, number>
@@ -20,6 +21,26 @@ export const usedSticks = async (knex: Knex, ids: readonly string[]): Promise<Us
       ) as cut
     ) as used
     from blanks where blanks.id = any(?)`, [[...ids]]))
+
+/**
+ * Pen blanks, bought one for a pen, that were cut since the first of them was booked in, by their material: also the one that a barrel was
+ * cut from again. No more are looked for than were bought.
+ */
+export const usedPenBlanks = async (knex: Knex, materials: readonly string[]): Promise<Used> =>
+  asUsed(await knex.raw(`
+    select bought.id, (
+      select count(*) from (
+        select from pen_rows
+        join pens on pens.id = pen_rows.pen_id and pens.blank is null
+        join facts on facts.pen_id = pens.id and facts.kind = 'step' and facts.about = 'cut' and facts.at > bought.at
+        where pen_rows.material = bought.id and pen_rows.recent > bought.at
+        limit bought.pieces
+      ) as cut
+    ) as used
+    from (
+      select split_part(what, ':', 2) as id, min(at) as at, sum(pieces) as pieces from stock_log
+      where how = 'bought' and what = any(?) group by 1
+    ) as bought`, [materials.map(materialPrice)]))
 
 /** Boards that sticks were cut from since each kind was counted, but for those whose cutting was taken back. */
 export const usedBoards = async (knex: Knex, ids: readonly string[]): Promise<Used> =>
