@@ -7,6 +7,7 @@ import type { BlankInput, ReadingInput } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
 import { noteCount } from './stock-log'
 import { leftOf, usedBoards, usedSticks } from './used'
+import { shareKnown, withKnown } from './woods'
 
 type Row = Omit<ShelfBlank, 'readings' | 'board' | 'cutFrom'> & {
   board: boolean
@@ -59,12 +60,17 @@ export async function readBlank(knex: Knex, id: string): Promise<ShelfBlank | un
   return rows[0]
 }
 
-/** Puts a new blank on the shelf. @throws FieldsError when its picture is not there, or no such board to cut it from is left */
+/**
+ * Puts a new blank on the shelf; what is known of its wood stands at it from others of that wood.
+ * @throws FieldsError when its picture is not there, or no such board to cut it from is left
+ */
 export async function createBlank(knex: Knex, { version: _, cutFrom, ...wanted }: BlankInput): Promise<ShelfBlank> {
   await refuseStrayPhoto(knex, wanted.photo)
   if (cutFrom) await refuseCutBoard(knex, cutFrom)
   const id = randomUUID()
-  await knex('blanks').insert({ ...wanted, id, ...(cutFrom ? { cut_from: cutFrom } : {}) })
+  const known = await withKnown(knex, wanted)
+  await knex('blanks').insert({ ...known, id, ...(cutFrom ? { cut_from: cutFrom } : {}) })
+  await shareKnown(knex, id, known)
   return must(await readBlank(knex, id), 'it was kept just now')
 }
 
@@ -83,6 +89,7 @@ export async function changeBlank(knex: Knex, id: string, { version = 0, ...want
   if (!now) throw new NotFoundError('There is no such blank.')
   if (!changed) throw new ConflictError('This blank was changed on another device. Look at it as it is now, then change it again.', now)
   if (before) await noteCount(knex, blankPrice(id), before.count, now.count)
+  await shareKnown(knex, id, now)
   return now
 }
 

@@ -113,7 +113,8 @@ describe('counted by the database', () => {
       fc.array(anyTold, { minLength: 1, maxLength: 12 }), fc.constantFrom(...Object.keys(asks)), byTrait,
       fc.uniqueArray(byTrait, { maxLength: 3 }),
       async (pens, of, by, traitsAsked) => {
-        await writeTold(knex, ids.map((id, index) => ({ pen: { id, due: null, maker: pens[index]?.traits.who ?? null }, told: pens[index] })))
+        const maker = (index: number) => pens[index]?.traits.who ?? null
+        await writeTold(knex, ids.map((id, index) => ({ pen: { id, due: null, maker: maker(index) }, told: pens[index] })))
         const full = pens.map(pen => ({ ...pen, traits: { ...pen.traits, hour: pen.coated!.slice(11, 13) } }))
         const own: ToldPen['traits'] = full[0]!.traits
         const conditions = traitsAsked.flatMap(trait => (own[trait] === undefined ? [] : [{ trait, value: own[trait] }]))

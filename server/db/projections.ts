@@ -44,7 +44,10 @@ export async function projectPens(trx: Knex, ids: readonly string[]): Promise<vo
     .whereIn('id', ids)
     .orderBy('id')
     .forUpdate()
-    .select('id', 'mark', 'name', 'reason', trx.raw('to_char(due, \'YYYY-MM-DD\') as due'), 'fitting', 'material', 'method', 'maker', 'created_at')
+    .select(
+      'id', 'mark', 'name', 'reason', trx.raw('to_char(due, \'YYYY-MM-DD\') as due'), 'fitting', 'material', 'method',
+      'maker', 'created_at',
+    )
   const [plans, logs] = [await plansAtHand(trx, ids), await logsOf(trx, ids)]
   const air = await airOf(trx, [...logs.values()].flat())
   const all: Found[] = []

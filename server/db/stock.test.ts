@@ -288,3 +288,36 @@ it('a bottle taken off the shelf and put back is as it was', async () => {
   await expect(changeBottle(knex, { item: 'thin-ca', left: 3 })).rejects.toThrow()
   expect((await changeShelf(knex, { item: 'thin-ca', there: true })).products.find(one => one.id === 'thin-ca')).toEqual(before)
 })
+
+describe('what is known of a wood of one’s own', () => {
+  const wood = (change: Partial<BlankInput> = {}) => blank({ material: null, species: 'Hornbeam', ...change })
+  const known = async (id: string) => {
+    const { hardness, density, caution, source } = (await readBlank(knex, id))!
+    return [hardness, density, caution, source]
+  }
+  it('is said once: a further blank of it has it, and so have those that were there', async () => {
+    const first = await createBlank(knex, wood())
+    const other = await createBlank(knex, wood({ species: 'Plum' }))
+    const told = await createBlank(knex, wood({ hardness: 7200, caution: 'Its dust itches.', source: 'my own arms' }))
+    const third = await createBlank(knex, wood({ species: 'hornbeam' }))
+    for (const { id } of [first, told, third]) expect(await known(id)).toEqual([7200, null, 'Its dust itches.', 'my own arms'])
+    expect(await known(other.id)).toEqual([null, null, null, null])
+    // What was changed elsewhere is newer than what a screen holds.
+    await expect(changeBlank(knex, first.id, wood({ version: first.version, count: 1 }))).rejects.toThrow(ConflictError)
+    expect((await readBlank(knex, third.id))!.version).toBe(1)
+    expect((await readBlank(knex, other.id))!.version).toBe(1)
+  })
+  it('what is changed or taken away at one of them is so at all; blanks of a known wood, or without a name, keep their own', async () => {
+    const [first, second] = [await createBlank(knex, wood({ hardness: 7200 })), await createBlank(knex, wood())]
+    const apple = await createBlank(knex, blank({ hardness: 7000 }))
+    const nameless = await createBlank(knex, wood({ species: null, hardness: 900 }))
+    await changeBlank(knex, second.id, wood({ version: second.version, hardness: 6900, density: 740 }))
+    expect(await known(first.id)).toEqual([6900, 740, null, null])
+    const now = (await readBlank(knex, first.id))!
+    await changeBlank(knex, first.id, wood({ version: now.version, hardness: null, density: null }))
+    expect(await known(second.id)).toEqual([null, null, null, null])
+    await createBlank(knex, blank())
+    await createBlank(knex, wood({ species: null }))
+    expect([(await known(apple.id))[0], (await known(nameless.id))[0]]).toEqual([7000, 900])
+  })
+})

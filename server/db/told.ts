@@ -34,7 +34,8 @@ export async function writeTold(trx: Knex, all: readonly Telling[]): Promise<Abo
   return gone || changed.length ? [TOLD] : []
 }
 
-function rowOf({ id, due, maker }: Telling['pen'], { ended, coated, traits, defects, mends, failed, scrapped, finished, figures }: ToldPen) {
+function rowOf({ id, due, maker }: Telling['pen'], told: ToldPen) {
+  const { ended, coated, traits, defects, mends, failed, scrapped, finished, figures } = told
   const kept = Object.fromEntries(keptTraits.map(trait => [columnOf(trait), traits[trait] ?? null]))
   return {
     pen_id: id, ended, coated: coated ?? null, due, ...kept, who: maker, defects: [...defects], mends, failed, scrapped, finished,

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { counted } from '#core/format'
 import { must } from '#core/sure'
 import type { MaterialClass } from '#core/shelf'
+import type { ShelfBlank } from '#contract'
 import { materials } from '#reference'
 import { blankSchema, errorsOf, type BlankInput, type FieldErrors } from '#schemas'
 
@@ -64,12 +66,28 @@ watch(
   { immediate: true },
 )
 
-const kinds = [
+/** Woods of one's own that other blanks are of, each once. */
+const woods = computed(() => {
+  const others = (stock.blanks ?? []).filter(one => one.id !== id.value && !one.material && one.species)
+  return [...new Map(others.map(one => [one.species?.toLowerCase(), one])).values()]
+})
+const kinds = computed(() => [
   { label: 'Not known', value: UNKNOWN },
   { label: 'Another, by name', value: OWN },
+  ...woods.value.map(one => ({ label: one.species ?? '', value: `${OWN}:${one.id}` })),
   ...materials.filter(row => row.id !== 'unknown').map(row => ({ label: row.name, value: row.id })),
-]
+])
+/** The same wood as that of another blank: all that is known of it comes along. */
+function takeWood(blank: ShelfBlank) {
+  const { species, classes, hardness, density, caution, source } = blank
+  what.value = OWN
+  Object.assign(form, { material: null, species, classes: [...classes], hardness, density, caution, source })
+  if (!form.name) form.name = species ?? ''
+  openKnown()
+}
 function chooseWhat(value: string) {
+  const wood = woods.value.find(one => value === `${OWN}:${one.id}`)
+  if (wood) return takeWood(wood)
   what.value = value
   form.material = value === OWN || value === UNKNOWN ? null : value
   if (value !== OWN) form.species = null
@@ -79,7 +97,17 @@ function chooseWhat(value: string) {
 function setClass(one: MaterialClass, on: boolean) {
   form.classes = on ? [...form.classes, one] : form.classes.filter(other => other !== one)
 }
-const hasOwn = computed(() => [kept.value?.hardness, kept.value?.density, kept.value?.caution, kept.value?.source].some(Boolean))
+/** Opened where something is known, and left so while it is changed. */
+const hasOwn = ref(false)
+const openKnown = () => {
+  hasOwn.value ||= [form.hardness, form.density, form.caution, form.source].some(Boolean)
+}
+watch(() => kept.value?.version, openKnown, { immediate: true })
+/** How many other blanks are of the same wood of one's own. */
+const kin = computed(() => {
+  const name = form.species?.trim().toLowerCase()
+  return (stock.blanks ?? []).filter(one => one.id !== id.value && !one.material && name && one.species?.toLowerCase() === name).length
+})
 const wanted = computed((): BlankInput => ({
   ...form,
   name: form.name.trim(),
@@ -187,6 +215,7 @@ async function uncut() {
           </fieldset>
           <details class="wide known" :open="hasOwn">
             <summary>What you know of this wood or resin</summary>
+            <p v-if="kin" class="quiet">It holds for every blank of this name: {{ counted(kin, 'other') }} on the shelf.</p>
             <div class="fields">
               <UFormField label="Side hardness, N" :error="shown.hardness ?? false">
                 <UInputNumber
