@@ -9,6 +9,36 @@ import { readPlan } from './plans'
 const database = onDatabase()
 const START = Date.parse('2026-11-23T18:00:00.000Z')
 
+it('hands of one maker are told apart from those of another, and pens of a class tell nothing of the pace', async () => {
+  const knex = database()
+  const made = async (mark: string, maker: string, at: number) => {
+    const pen = await createPen(knex, {
+      mark, name: mark, reason: null, due: null,
+      fitting: 'click-8', material: 'apple', method: 'ca-thin-first', tool: 'skew', film: 'gloss',
+    })
+    await knex('pens').where({ id: pen.id }).update({ maker })
+    const { steps } = await readPlan(knex, pen)
+    const upTo = steps.slice(0, steps.findIndex(step => step.kind === 'turn') + 1)
+    // Each takes ten minutes and more for a step, the one in the middle of the other’s; not at the even pace of what is typed afterwards.
+    await appendEvents(knex, upTo.map((step, index): BenchEvent => ({
+      kind: 'done', payload: { step: step.id }, id: randomUUID(), pen: pen.id, barrels: ['only'], device: mark,
+      at: new Date(START + (at + 600 * index + 23 * index ** 2) * 1000).toISOString(),
+    })))
+    return pen.id
+  }
+  const [first] = [await made('A1', randomUUID(), 0), await made('A2', randomUUID(), 300)]
+  const paces = async () => (await readLearnt(knex)).hands?.paces ?? {}
+  const apart = (await paces()).turn!
+  expect(apart.steps).toBe(2)
+  await knex('pens').update({ maker: null })
+  await knex('lessons').delete()
+  expect((await paces()).turn?.factor ?? 0).toBeLessThan(apart.factor)
+  await knex('classes').insert({ id: first, name: 'x', body: '{}' })
+  await knex('pens').update({ class_id: first })
+  await knex('lessons').delete()
+  expect(await paces()).toEqual({})
+})
+
 it('how long hands take is learnt from what was timed on all pens, and what had to be mended there', async () => {
   const knex = database()
   let seconds = 0

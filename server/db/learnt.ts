@@ -67,26 +67,37 @@ async function learnPresses(log: Log, fitting: string): Promise<OwnPress> {
   return learnPress((await latest<{ left: number }>(log, 'press', fitting)).map(({ left }) => left).filter(Number.isFinite))
 }
 
+/** A step as facts tell it. */
+interface StepRow {
+  pen: string
+  maker: string | null
+  kind: StepKind
+  at: Date
+  body: Pick<StepDone, 'seconds' | 'planned' | 'setUp'> & { timing: string }
+}
+
 /**
- * How long hands take, from the latest steps of all pens, measured or said; a step counts as mended where its pen has a defect that was
- * found at that kind of step.
+ * How long hands take, from the latest steps of all pens, measured or said, those of one maker apart from those of others; a step counts as
+ * mended where its pen has a defect that was found at that kind of step. Pens of a class tell nothing of the pace here: thirty who do it
+ * for the first time are not the hands that an evening is planned for.
  */
 async function learnSteps({ knex, until }: Log): Promise<OwnHands> {
-  const rows: { pen: string, kind: StepKind, at: Date, body: Pick<StepDone, 'seconds' | 'planned' | 'setUp'> & { timing: string } }[]
+  const rows: StepRow[]
     = await knex('facts')
-      .where({ kind: 'step' })
+      .join('pens', 'pens.id', 'facts.pen_id')
+      .where({ kind: 'step', class_id: null })
       .modify(upTo, until)
       .orderBy([{ column: 'at', order: 'desc' }, { column: 'pen_id' }, { column: 'place' }])
       .limit(LATEST_STEPS)
-      .select('pen_id as pen', 'about as kind', 'at', 'body')
+      .select('pen_id as pen', 'maker', 'about as kind', 'at', 'body')
   // Pen by pen, so that only their own defects are read, however many there are.
   const found: { rows: { pen: string, found: string }[] } = await knex.raw(`
     select distinct pen, found from unnest(?::uuid[]) as pen cross join lateral (
       select body->>'found' as found from facts where pen_id = pen and kind = 'defect' limit ?) as one`,
   [[...new Set(rows.map(row => row.pen))], DEFECTS_OF_A_PEN])
   const mended = new Set(found.rows.map(row => `${row.pen} ${row.found}`))
-  return learnHands(rows.map(({ pen, kind, at, body: { seconds, planned, timing, setUp } }): StepDone => ({
-    kind, at: at.toISOString(), planned, setUp: setUp ?? null, said: timing === 'yours',
+  return learnHands(rows.map(({ pen, maker, kind, at, body: { seconds, planned, timing, setUp } }): StepDone => ({
+    by: maker, kind, at: at.toISOString(), planned, setUp: setUp ?? null, said: timing === 'yours',
     seconds: timing === 'planned' ? NaN : seconds,
     mended: mended.has(`${pen} ${kind}`),
   })))

@@ -42,7 +42,7 @@ function worked(count: number, own: Turner): StepDone[] {
     const pen = Math.floor(uniform() * last.length)
     const seconds = now - last[pen]!
     last[pen] = now
-    return { kind, at: momentAt(now), seconds, said: false, planned, setUp, mended: false }
+    return { by: null, kind, at: momentAt(now), seconds, said: false, planned, setUp, mended: false }
   })
 }
 
@@ -75,15 +75,24 @@ describe('how long hands take', () => {
   })
   it('hands that were on another pen meanwhile are not counted', () => {
     const step = (kind: StepKind, at: number, seconds: number): StepDone =>
-      ({ kind, at: momentAt(at), seconds, said: false, planned: 60, setUp: null, mended: false })
+      ({ by: null, kind, at: momentAt(at), seconds, said: false, planned: 60, setUp: null, mended: false })
     // Each pen's own log tells two minutes, of which one was on the other.
     const byTurns = Array.from({ length: 60 }, (_, index) => step('turn', 60 * (index + 1), index ? 120 : 60))
     expect(learnHands(byTurns).paces.turn!.factor).toBeCloseTo(1, 6)
     expect(learnHands(byTurns.map(one => ({ ...one, said: true }))).paces.turn!.factor).toBeGreaterThan(1.7)
   })
+  it('two who work at once, each on pens of their own, take no time from one another (simulated)', () => {
+    const changes = { ...CHANGES, bit: 300 }
+    const of = (by: string, seed: number) => worked(900, { factor: 1.4, changes, seed }).map(one => ({ ...one, by }))
+    const both = [...of('one', 4), ...of('another', 5)]
+    const [apart, asOne] = [learnHands(both), learnHands(both.map(one => ({ ...one, by: null })))]
+    expect(Math.abs(Math.log(apart.paces.turn!.factor / 1.4))).toBeLessThan(0.15)
+    expect(Math.abs(apart.changes.bit!.seconds - 300)).toBeLessThan(40)
+    expect(asOne.paces.turn!.factor).toBeLessThan(1.1)
+  })
   it('the first of an evening tells nothing of a change: what was set up is not known', () => {
     const first = Array.from({ length: 30 }, (_, day): StepDone => ({
-      kind: 'drill', at: momentAt(day * 86_400), seconds: 200, said: false, planned: 90, mended: false,
+      by: null, kind: 'drill', at: momentAt(day * 86_400), seconds: 200, said: false, planned: 90, mended: false,
       setUp: { kind: 'bit', which: String(day) },
     }))
     expect(learnHands(first)).toEqual({ changes: {}, paces: {} })

@@ -7,6 +7,8 @@ import { CHANGES, SAME_EVENING } from './set-up'
 
 /** One step as it was done, as its own pen tells it. */
 export interface StepDone {
+  /** Whose hands they were; null: nobody was asked, and one pair of hands is taken for all of those. */
+  by: string | null
   /** Its kind. */
   kind: StepKind
   /** When it was done, ISO 8601. */
@@ -59,9 +61,10 @@ interface Beside extends StepDone {
 }
 
 /**
- * The pace at each kind of step and what changes take, from all that was done in a workshop (in any order): hands that were on another pen
- * meanwhile are not counted; a step for which something had to be changed took its own time and the change, one that found it there its own
- * time alone. Both are drawn to the starting values where there is little to go by.
+ * The pace at each kind of step and what changes take, from all that was done in a workshop (in any order). Where the same hands were on
+ * another pen meanwhile that is not counted; other people at their own bench take no time from them. A step for which something had to be
+ * changed took its own time and the change, one that found it there its own time alone. Both are drawn to the starting values where there
+ * is little to go by.
  */
 export function learnHands(done: readonly StepDone[]): OwnHands {
   const steps = besideOneAnother(done)
@@ -87,8 +90,8 @@ export function learnHands(done: readonly StepDone[]): OwnHands {
   return { paces, changes }
 }
 
-function groupedBy<K>(steps: readonly Beside[], key: (one: Beside) => K): Map<K, Beside[]> {
-  const groups = new Map<K, Beside[]>()
+function groupedBy<K, T extends StepDone>(steps: readonly T[], key: (one: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>()
   for (const one of steps) {
     const group = groups.get(key(one))
     if (group) group.push(one)
@@ -97,8 +100,12 @@ function groupedBy<K>(steps: readonly Beside[], key: (one: Beside) => K): Map<K,
   return groups
 }
 
-/** Steps in the order in which they were done, with the time that hands can have been on each, and what stood set up. */
+/** Steps in the order in which they were done by the same hands, with the time that these can have been on each, and what stood set up. */
 function besideOneAnother(done: readonly StepDone[]): Beside[] {
+  return [...groupedBy(done, one => one.by).values()].flatMap(ofTheSameHands)
+}
+
+function ofTheSameHands(done: readonly StepDone[]): Beside[] {
   const inOrder = [...done].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
   let before: StepDone | undefined
   let stands: SetUp | undefined
