@@ -1,5 +1,6 @@
 import { createEventStream, getQuery, type H3Event } from 'h3'
 import type { Message } from '../../contract'
+import type { Role } from '../../schemas'
 import { lastChange } from '../db/changes'
 import { db, ownerDb } from '../db/connection'
 import { lastSeq } from '../db/log'
@@ -9,6 +10,7 @@ import { withinWorkshop } from '../db/within'
 import { follow } from '../live/follow'
 import { listen, listenAtDoor } from '../live/listen'
 import { isLocked } from '../access/installation'
+import { isUnpriced, seesMoney, unpriced } from '../access/unpriced'
 import { whoIs, type Who } from '../access/who'
 import { rolesOf } from '../db/people'
 import { isOpen } from '../db/sessions'
@@ -26,11 +28,11 @@ function sourceOf(workshop: string): Source {
   return source
 }
 
-/** Whether somebody who was let in may still be in a workshop. */
-async function isIn(who: Who | undefined, workshop: string): Promise<boolean> {
-  if (!who) return false
-  if (who.how === 'machine' || !who.session || !who.person) return !await isLocked()
-  return await isOpen(ownerDb(), who.session) && (await rolesOf(ownerDb(), who.person.id)).has(workshop)
+/** What somebody who was let in may do in a workshop by now; undefined where they may not be in it any more. */
+async function roleNow(who: Who | undefined, workshop: string): Promise<Role | undefined> {
+  if (!who) return undefined
+  if (who.how === 'machine' || !who.session || !who.person) return await isLocked() ? undefined : 'owner'
+  return await isOpen(ownerDb(), who.session) ? (await rolesOf(ownerDb(), who.person.id)).get(workshop) : undefined
 }
 
 /** A number of the query; undefined when it is none. */
@@ -50,13 +52,17 @@ export default rawRoute('GET /api/live', async (event: H3Event) => {
     changes: numberIn(event, 'changed') ?? (await lastChange(trx)),
   }))
   const stream = createEventStream(event)
-  const send = (message: Message) => stream.push(JSON.stringify(message))
+  let hides = await isUnpriced(event)
+  const send = (message: Message) => stream.push(JSON.stringify(hides ? unpriced(message) : message))
   const greet = () => send({ kind: 'pulse', now: new Date().toISOString() })
   const take = follow(sourceOf(workshop), has, send)
   const stopHearing = listen(workshop, notice => void take(notice))
   // Whoever is taken away is out at once, and hears nothing more.
   const who = await whoIs(event)
-  const stopAsking = listenAtDoor(() => void isIn(who, workshop).then(ok => (ok ? undefined : stream.close()), () => undefined))
+  const stopAsking = listenAtDoor(() => void roleNow(who, workshop).then((role) => {
+    hides = !seesMoney(role)
+    return role ? undefined : stream.close()
+  }, () => undefined))
   const stop = () => {
     stopHearing()
     stopAsking()

@@ -3,6 +3,7 @@ import { ValidationError } from 'yup'
 import type { AnswerOf, RawRouteName, Refusal, RouteName } from '../../contract'
 import { fieldErrors } from '../../schemas'
 import { admit } from '../access/admit'
+import { asSeen } from '../access/unpriced'
 import {
   BodyError, ConflictError, DoorError, FieldsError, GoneError, isAway, isUnfit, MethodError, NotForYouError, NotFoundError, TooOftenError,
 } from '../faults'
@@ -18,7 +19,7 @@ export const route = <R extends RouteName>(
     await admit(event, name)
     const answer = await handle(event)
     if (created) setResponseStatus(event, 201)
-    return answer
+    return asSeen(event, name, answer)
   })
 
 /** A route that answers something else than JSON: a picture, a file, a stream. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
+import type { IncomingMessage } from 'node:http'
 import { expect, test as base, type APIRequestContext } from '@playwright/test'
 import type { Pen, Person, WorkshopEntry, WorkshopList } from '../../contract'
 import { roles, type Role } from '../../schemas'
@@ -37,6 +38,26 @@ const look = (pen: string) => ({
     id: randomUUID(), pen, kind: 'done', payload: { step: 'parts' }, barrels: ['only'], device: 'tablet', at: '2026-11-23T20:00:00.000Z',
   }],
 })
+
+/** The live stream as a device hears it: what came until something did, and its end. */
+async function followed(stand: Stand, device: APIRequestContext, workshop: string) {
+  const cookie = (await device.storageState()).cookies.map(one => `${one.name}=${one.value}`).join('; ')
+  const address = `${stand.network!.secure}/api/live?workshop=${workshop}&after=0`
+  const { get } = await import('node:https')
+  const answer = await new Promise<IncomingMessage>((tell, fail) =>
+    get(address, { headers: { cookie }, rejectUnauthorized: false }, tell).on('error', fail))
+  expect(answer.statusCode).toBe(200)
+  let text = ''
+  answer.setEncoding('utf8').on('data', (more: string) => {
+    text += more
+  })
+  const over = new Promise<void>(tell => answer.once('close', tell))
+  const heard = async (what: RegExp) => {
+    await expect.poll(() => text).toMatch(what)
+    return text
+  }
+  return { heard, over, leave: () => answer.destroy() }
+}
 
 /** What each route is asked with: the least that tells being let in from being sent away. */
 const asked = (name: string, workshop: string) => {
@@ -94,22 +115,8 @@ test('a device that is taken away is out at once, its live stream too', async ({
   const { own } = await rooms(request)
   const maker = await somebody(request, own.id, 'maker')
   const device = await deviceOf(stand, request, own.id, maker)
-  const cookie = (await device.storageState()).cookies.map(one => `${one.name}=${one.value}`).join('; ')
-  const { get } = await import('node:https')
-  let ended: () => void = () => undefined
-  const over = new Promise<void>((tell) => {
-    ended = tell
-  })
-  const began = new Promise<void>((tell) => {
-    const how = { headers: { cookie }, rejectUnauthorized: false }
-    const asking = get(`${stand.network!.secure}/api/live?workshop=${own.id}`, how, (answer) => {
-      expect(answer.statusCode).toBe(200)
-      answer.once('data', () => tell())
-      answer.once('close', ended)
-    })
-    asking.on('error', ended)
-  })
-  await began
+  const { heard, over } = await followed(stand, device, own.id)
+  await heard(/pulse/)
   const { devices } = await accessOf(request, own.id)
   const one = devices.find(each => each.person === maker.id)!
   expect(one).toMatchObject({ name: `tablet of ${maker.name}`, how: 'paired', isThis: false })
@@ -143,6 +150,30 @@ test('entries and pens carry whose they are; makers and pupils work on their own
   const here = (await (await request.post(`/api/pens?workshop=${own.id}`, { data: newPen() })).json()) as Pen
   expect(here.maker).toBeNull()
   expect((await makes.patch(`/api/pens/${here.id}?workshop=${own.id}`, { data: { version: 1, name: 'Mine now' } })).status()).toBe(403)
+})
+
+test('what a pen brought, who had it and what bottles cost is seen by makers and owners, by nobody else', async ({ stand, request }) => {
+  const { own } = await rooms(request)
+  const pen = (await (await request.post(`/api/pens?workshop=${own.id}`, { data: newPen() })).json()) as Pen
+  const customer = randomUUID()
+  const left = {
+    id: randomUUID(), pen: pen.id, kind: 'leave', barrels: ['only'], device: 'tablet', at: '2026-11-23T20:00:00.000Z',
+    payload: { how: 'sold', price: 7654321, place: null, customer, order: null, with: [], words: '' },
+  }
+  expect((await request.post(`/api/events?workshop=${own.id}`, { data: { events: [left] } })).status()).toBe(200)
+  const bottle = await request.put(`/api/shelf/bottle?workshop=${own.id}`, { data: { item: 'thin-ca', price: 8765432 } })
+  expect(bottle.status()).toBe(200)
+  for (const [role, sees] of [['owner', true], ['maker', true], ['pupil', false], ['looker', false]] as const) {
+    const device = await deviceOf(stand, request, own.id, await somebody(request, own.id, role))
+    const told = async (path: string) => (await device.get(`${path}?workshop=${own.id}`)).text()
+    const { heard, leave } = await followed(stand, device, own.id)
+    const log = await heard(new RegExp(left.id))
+    leave()
+    const answers = [log, await told(`/api/pens/${pen.id}`), await told(`/api/pens/${pen.id}/record.json`), await told('/api/shelf')]
+    expect(answers.slice(0, 3).every(one => one.includes('leave'))).toBe(true)
+    for (const [index, answer] of answers.entries())
+      expect([role, index, /7654321|8765432/.test(answer), answer.includes(customer)]).toEqual([role, index, sees, sees && index < 3])
+  }
 })
 
 test('a secret address shows one pen and nothing of money or others; a new one, or none, and the first shows nothing', async ({
