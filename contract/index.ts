@@ -11,7 +11,7 @@ export type {
 export type { Intake } from './intake'
 export type { BroughtBefore, Customer, ListedOrder, Order, OrderPage, Place } from './orders'
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
-export type { Access, Device, Door, Me, NetworkState, Pairing, Person, PersonBrief } from './people'
+export type { Access, Device, Door, Me, NetworkState, Pairing, Person, PersonBrief, SecondStep } from './people'
 export type { Refusal } from './refusal'
 export { rawRoutes, type AnswerOf, type BodyOf, type PictureRoute, type QueryOf, type RawRouteName, type RouteName } from './routes'
 export { csvDialects, tableNames, type CsvDialect, type TableName } from './tables'

@@ -20,6 +20,8 @@ export interface Person extends PersonBrief {
   keeper: boolean
   /** Whether they can sign in by a password or a PIN. */
   hasSecret: boolean
+  /** Whether figures are asked for beside it. */
+  hasSecond: boolean
   /** Counts up with every change. */
   version: number
 }
@@ -82,6 +84,14 @@ export interface Access {
   network: NetworkState | null
   /** Tries in vain in the last week, by where they came from. */
   knocks: { address: string, times: number, last: string }[]
+}
+
+/** What a second step at the door is set up with. */
+export interface SecondStep {
+  /** What figures are made from, in base 32, to be typed into an app that shows them. */
+  secret: string
+  /** The same as an address that such an app reads as a picture. */
+  link: string
 }
 
 /** A code that lets one device in. */

@@ -16,6 +16,7 @@ import type {
   CustomerQuery,
   DefectQuery,
   EveningSumQuery,
+  FiguresInput,
   FindingPensQuery,
   FindingQuery,
   HoursChange,
@@ -43,6 +44,7 @@ import type {
   PlacesQuery,
   PriceChange,
   ReadingInput,
+  SecondInput,
   SecretChange,
   ShelfChange,
   ShelfFittingInput,
@@ -63,7 +65,7 @@ import type {
 } from './findings'
 import type { Intake } from './intake'
 import type { BroughtBefore, Customer, ListedOrder, OrderPage, Place } from './orders'
-import type { Access, Door, Pairing, Person } from './people'
+import type { Access, Door, Pairing, Person, SecondStep } from './people'
 import type { DueDay, Pen, PenPage, WholeBench, WholePen } from './pen'
 import type { ShownPen } from './shown'
 import type { Supplies } from './supplies'
@@ -114,6 +116,9 @@ export interface Routes {
   'POST /api/people': { body: NewPerson, answer: Person[] }
   'PUT /api/people/:id': { body: PersonChange, answer: Person[] }
   'PUT /api/people/:id/secret': { body: SecretChange, answer: Person[] }
+  'POST /api/people/:id/second': { body: SecondInput, answer: SecondStep }
+  'PUT /api/people/:id/second': { body: FiguresInput, answer: Person[] }
+  'DELETE /api/people/:id/second': { answer: Person[] }
   'POST /api/people/:id/pairing': { answer: Pairing }
   'DELETE /api/devices/:id': { answer: Access }
   'GET /api/defects': { query: DefectQuery, answer: DefectPage }

@@ -37,8 +37,9 @@ export {
 } from './order'
 export { labelsQuerySchema, paperQuerySchema } from './paper'
 export {
-  codeSchema, lockSchema, longEnough, newPersonSchema, passwordSchema, personChangeSchema, roles, secretChangeSchema, type CodeInput,
-  type NewPerson, type PasswordInput, type PersonChange, type Role, type SecretChange,
+  codeSchema, figuresSchema, lockSchema, longEnough, newPersonSchema, passwordSchema, personChangeSchema, roles, secondSchema,
+  secretChangeSchema, type CodeInput, type FiguresInput, type NewPerson, type PasswordInput, type PersonChange, type Role,
+  type SecondInput, type SecretChange,
 } from './people'
 export { boughtSchema, supplySchema, type Bought, type SupplyChange } from './supply'
 export { asPlan } from './plan'

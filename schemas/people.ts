@@ -13,6 +13,9 @@ export type Role = (typeof roles)[number]
 const [OWNERS, OTHERS, LONGEST] = [12, 6, 200]
 const secret = () => string().max(LONGEST, `Should have at most ${LONGEST} signs.`)
 
+/** Six figures of a second step, as they are typed. */
+const figures = () => string().max(12, 'Should be six figures.')
+
 /** A code as it is typed: its case and what parts it do not matter. */
 export const codeSchema = exact({
   code: string().max(40, 'Should be eight letters and figures.').required(),
@@ -26,6 +29,8 @@ export type CodeInput = InferType<typeof codeSchema>
 export const passwordSchema = exact({
   name: line(60).required(),
   password: secret().required(),
+  /** The figures of a second step, where one is asked for. */
+  second: figures(),
   device: line(60).trim().min(1).required(),
 })
 /** The same as it comes in. */
@@ -59,6 +64,16 @@ export type PersonChange = Omit<InferType<typeof personChangeSchema>, 'role'> & 
 export const secretChangeSchema = exact({ secret: secret().nullable().defined(), current: secret() })
 /** The same as it comes in. */
 export type SecretChange = InferType<typeof secretChangeSchema>
+
+/** A second step is set up, by the password one has. */
+export const secondSchema = exact({ current: secret().required() })
+/** The same as it comes in. */
+export type SecondInput = InferType<typeof secondSchema>
+
+/** The first figures that the other device shows: from then on they are asked for. */
+export const figuresSchema = exact({ second: figures().required() })
+/** The same as it comes in. */
+export type FiguresInput = InferType<typeof figuresSchema>
 
 /** Whether the machine itself asks who it is. */
 export const lockSchema = exact({ locked: boolean().required() })

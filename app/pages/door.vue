@@ -9,7 +9,9 @@ const me = useMe()
 // The page that would ask for the workshops is not open: nothing is waited for.
 useWorkshops().known = true
 const way = ref<'code' | 'password'>('code')
-const form = reactive({ code: '', name: '', password: '', device: deviceName() })
+const form = reactive({ code: '', name: '', password: '', second: '', device: deviceName() })
+/** Whether the door asked for figures after a password. */
+const asksSecond = ref(false)
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
 const busy = ref(false)
@@ -22,7 +24,7 @@ const { pause, resume } = useIntervalFn(() => {
 watch(() => me.wait > 0, is => is && resume(), { immediate: true })
 
 async function comeIn() {
-  const { code, name, password, device } = form
+  const { code, name, password, second, device } = form
   const asked = way.value === 'code' ? { code, device } : { name, password, device }
   trouble.value = ''
   errors.value = way.value === 'code' ? errorsOf(codeSchema, asked) : errorsOf(passwordSchema, asked)
@@ -30,7 +32,7 @@ async function comeIn() {
   busy.value = true
   try {
     if (way.value === 'code') await api('POST /api/door/code', { body: { code, device } })
-    else await api('POST /api/door/password', { body: { name, password, device } })
+    else await api('POST /api/door/password', { body: { name, password, device, ...(second ? { second } : {}) } })
     await forgetAnswers()
     localStorage.setItem('oxlip-device', device)
     location.assign('/')
@@ -38,7 +40,10 @@ async function comeIn() {
     const answer = refused(error)
     errors.value = answer.fields
     trouble.value = Object.keys(answer.fields).length ? '' : answer.message
-    form.password = ''
+    // Where only the figures are missing the password was right, and stays.
+    if (answer.fields.second) asksSecond.value = true
+    else form.password = ''
+    form.second = ''
     await me.meet()
     busy.value = false
   }
@@ -73,8 +78,11 @@ onMounted(async () => {
         <UFormField label="Name" :error="errors.name || false">
           <UInput v-model="form.name" size="xl" maxlength="60" autocomplete="username" />
         </UFormField>
-        <UFormField label="Password or PIN" :error="errors.password || false">
-          <UInput v-model="form.password" size="xl" type="password" maxlength="200" autocomplete="current-password" />
+        <FieldSecret
+          v-model="form.password" label="Password or PIN" size="xl" :error="errors.password" autocomplete="current-password"
+        />
+        <UFormField v-if="asksSecond" label="Figures of the second step" :error="errors.second || false">
+          <UInput v-model="form.second" size="xl" maxlength="12" inputmode="numeric" autocomplete="one-time-code" />
         </UFormField>
       </template>
       <UFormField label="What this device is called" :error="errors.device || false">

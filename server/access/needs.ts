@@ -44,6 +44,9 @@ export const NEEDS: Readonly<Record<RouteName | RawRouteName, Need>> = {
   'POST /api/people': 'all',
   'PUT /api/people/:id': 'all',
   'PUT /api/people/:id/secret': 'look',
+  'POST /api/people/:id/second': 'look',
+  'PUT /api/people/:id/second': 'look',
+  'DELETE /api/people/:id/second': 'look',
   'POST /api/people/:id/pairing': 'all',
   'DELETE /api/devices/:id': 'all',
 

@@ -13,7 +13,8 @@ it('what was paid, who had it and what bottles cost is left out wherever it stan
       { bottle: { left: 4 } },
     ]))
   }))
-  for (const plain of [null, undefined, 3, 'leave', { kind: 'leave' }, { bottle: null }, { price: 3, asked: 4250 }]) expect(unpriced(plain)).toEqual(plain)
+  for (const plain of [null, undefined, 3, 'leave', { kind: 'leave' }, { bottle: null }, { price: 3, asked: 4250 }])
+    expect(unpriced(plain)).toEqual(plain)
 })
 it('makers and owners see money, nobody else', () => {
   expect((['owner', 'maker', 'pupil', 'looker', undefined] as const).map(seesMoney)).toEqual([true, true, false, false, false])

@@ -67,7 +67,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
   expect(createHash('sha256').update(readFileSync(`server/db/migrations/${name}.ts`)).digest('hex')).toBe(sum)
 })
 it('only migrations that are on their way are not among the released ones', () => {
-  expect(migrationNames.filter(name => !(name in RELEASED))).toEqual(['0026-who'])
+  expect(migrationNames.filter(name => !(name in RELEASED))).toEqual(['0026-who', '0027-second'])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Person } from '../../contract'
 import { longEnough, type NewPerson, type PersonChange, type Role } from '../../schemas'
+import { guessedSoon, guessesOf } from '../../schemas/guesses'
 import { keptSecret } from '../access/secret'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
 
@@ -17,9 +18,10 @@ interface Row {
   role: Role | null
   keeper: boolean
   has_secret: boolean
+  has_second: boolean
   version: number
 }
-const asPerson = ({ has_secret: hasSecret, ...rest }: Row): Person => ({ ...rest, hasSecret })
+const asPerson = ({ has_secret: hasSecret, has_second: hasSecond, ...rest }: Row): Person => ({ ...rest, hasSecret, hasSecond })
 
 /** Tells every server that who may come in was changed: what is open is looked at once more. */
 export const tellDoors = (owner: Knex): Promise<unknown> => owner.raw('select pg_notify(\'oxlip\', \'{"kind":"people"}\')')
@@ -34,7 +36,8 @@ export async function listPeople(owner: Knex, workshop: string, all: boolean): P
     .where('people.gone', false)
     .modify((query) => { if (!all) void query.whereNotNull('person_id') })
     .orderByRaw('role is null, lower(name), people.id')
-    .select('people.id', 'name', 'mark', 'colour', 'role', 'keeper', 'version', owner.raw('secret is not null as has_secret'))
+    .select('people.id', 'name', 'mark', 'colour', 'role', 'keeper', 'version', owner.raw('secret is not null as has_secret'),
+      owner.raw('second is not null as has_second'))
   return rows.map(asPerson)
 }
 
@@ -45,13 +48,25 @@ export async function rolesOf(owner: Knex, person: string): Promise<Map<string, 
   return new Map(rows.map(one => [one.workshop_id, one.role]))
 }
 
-/** Somebody new in a workshop; the first owner of an installation looks after it. @throws FieldsError when the name is taken */
+/** Whether a password will do for an owner. @throws FieldsError when it is guessed too soon for a role */
+function refuseGuessed(role: Role, secret: string, names: readonly string[]): boolean {
+  const guesses = guessesOf(secret, names)
+  const fault = guessedSoon(role, guesses)
+  if (fault) throw new FieldsError({ secret: fault })
+  return longEnough('owner', secret) === true && !guessedSoon('owner', guesses)
+}
+
+/**
+ * Somebody new in a workshop; the first owner of an installation looks after it.
+ * @throws FieldsError when the name is taken, or the password is guessed too soon
+ */
 export async function addPerson(owner: Knex, workshop: string, { role, secret, ...wanted }: NewPerson): Promise<string> {
   const id = randomUUID()
+  const strong = secret ? refuseGuessed(role, secret, [wanted.name]) : false
   const kept = secret ? await keptSecret(secret) : null
   await named(() => owner.transaction(async (trx) => {
     const keeper = role === 'owner' && !await trx('people').where({ keeper: true, gone: false }).first('id')
-    await trx('people').insert({ id, ...wanted, secret: kept, keeper })
+    await trx('people').insert({ id, ...wanted, secret: kept, strong, keeper })
     await trx('members').insert({ workshop_id: workshop, person_id: id, role })
   }))
   return id
@@ -63,6 +78,7 @@ export async function addPerson(owner: Knex, workshop: string, { role, secret, .
  */
 export async function changePerson(owner: Knex, workshop: string, id: string, { version, role, ...change }: PersonChange): Promise<void> {
   await named(() => owner.transaction(async (trx) => {
+    if (role === 'owner') await refuseWeakOwner(trx, id)
     const changed = await trx('people').where({ id, version, gone: false }).update({ ...change, version: version + 1 })
     if (!changed) throw new ConflictError('This was changed on another device. What it says now is shown.', null)
     await trx('members').insert({ workshop_id: workshop, person_id: id, role })
@@ -70,6 +86,13 @@ export async function changePerson(owner: Knex, workshop: string, id: string, { 
     if (role !== 'owner') await refuseOwnerless(trx, workshop)
     await tellDoors(trx)
   }))
+}
+
+/** A PIN that does for a pupil does not for who may do everything; one who owns a workshop already has what did. */
+async function refuseWeakOwner(trx: Knex, id: string): Promise<void> {
+  const weak = await trx('people').where({ id, strong: false }).whereNotNull('secret').first('id')
+  if (weak && !(await trx('members').where({ person_id: id, role: 'owner' }).first('person_id')))
+    throw new FieldsError({ role: 'An owner’s password has to be longer. Give them a new one first, or take theirs away.' })
 }
 
 /** Where the machine itself asks who it is, a workshop that nobody owns could not be changed any more. */
@@ -104,15 +127,19 @@ export async function secretOf(owner: Knex, id: string): Promise<string | null> 
 
 /**
  * A new password or PIN, or none any more. Whoever is signed in by the old one is out, but for the session that changed it.
- * @throws FieldsError when it is too short for what they may do anywhere
+ * @throws FieldsError when it is too short for what they may do anywhere, or guessed too soon
  */
 export async function setSecret(owner: Knex, id: string, secret: string | null, but: string | null): Promise<void> {
   const highest = [...(await rolesOf(owner, id)).values()].includes('owner') ? 'owner' : 'maker'
   const fault = longEnough(highest, secret)
   if (fault !== true) throw new FieldsError({ secret: fault.message })
+  const { name } = (await owner('people').where({ id }).first('name')) as { name: string }
+  const strong = secret ? refuseGuessed(highest, secret, [name]) : false
   const kept = secret ? await keptSecret(secret) : null
   await owner.transaction(async (trx) => {
-    await trx('people').where({ id }).update({ secret: kept, version: trx.raw('version + 1') })
+    // Without a password there is nothing that a second step would come after.
+    if (!kept) await trx('people').where({ id }).update({ second: null, second_new: null })
+    await trx('people').where({ id }).update({ secret: kept, strong, version: trx.raw('version + 1') })
     await trx('sessions').where({ person_id: id, how: 'signed in' }).whereRaw('id is distinct from ?', [but]).delete()
     await tellDoors(trx)
   })

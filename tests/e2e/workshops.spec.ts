@@ -165,6 +165,7 @@ test('no route tells or changes anything of another workshop', async ({ request 
       }],
     },
     'PUT /api/shelf/products/:id': { version: 1, name: 'x', alike: 'thin-ca', build: null, keeps: null, caution: '', source: '' },
+    'POST /api/people/:id/second': { current: 'a long enough password' },
     'PUT /api/places/:id': { version: 1, name: 'x', kind: 'shop', day: null, cost: null, gone: true },
     'PATCH /api/findings/trials/:id': { ended: true },
     'PUT /api/classes/:id': {
@@ -206,6 +207,9 @@ test('no route tells or changes anything of another workshop', async ({ request 
     'PUT /api/shelf/products/:id': 404,
     'DELETE /api/intakes/:id': 404,
     'POST /api/people/:id/pairing': 404,
+    // Nobody is signed in on the machine itself: nobody can do it for themselves.
+    'POST /api/people/:id/second': 403,
+    'DELETE /api/people/:id/second': 404,
     'PUT /api/classes/:id': 404,
     'POST /api/classes/:id/pupils': 404,
     'PUT /api/classes/:id/marks': 404,

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import type { IncomingMessage } from 'node:http'
 import { expect, test as base, type APIRequestContext } from '@playwright/test'
-import type { Pen, Person, WorkshopEntry, WorkshopList } from '../../contract'
+import { Secret, TOTP } from 'otpauth'
+import type { Pen, Person, Refusal, WorkshopEntry, WorkshopList } from '../../contract'
 import { roles, type Role } from '../../schemas'
 import { startStand, type Stand } from '../../scripts/lib/stand'
 import { ALLOWED, NEEDS } from '../../server/access/needs'
@@ -254,6 +255,59 @@ test('a password lets in, its change ends what was signed in by it, and the mach
   await expect.poll(async () => (await request.get(`/api/pens?workshop=${own.id}`)).status()).toBe(200)
   expect((await device.post('/api/door/out')).status()).toBe(200)
   expect((await device.get(`/api/pens?workshop=${own.id}`)).status()).toBe(401)
+})
+
+test('a second step asks for figures after the password, each good once; an owner takes it away where its device is lost', async ({
+  stand, request,
+}) => {
+  const { own } = await rooms(request)
+  const password = 'plum, pear and walnut'
+  const maker = await somebody(request, own.id, 'maker', password)
+  const sign = async (second?: string) => {
+    const device = await stranger(stand)
+    const data = { name: maker.name, password, device: 'phone', ...(second ? { second } : {}) }
+    const answer = await device.post('/api/door/password', { data })
+    return { device, status: answer.status(), says: (await answer.json()) as { fields?: Record<string, string> } }
+  }
+  const { device } = await sign()
+  const path = `/api/people/${maker.id}/second?workshop=${own.id}`
+  expect((await device.post(path, { data: { current: 'not this one' } })).status()).toBe(422)
+  const { secret } = (await (await device.post(path, { data: { current: password } })).json()) as { secret: string }
+  const figures = (seconds: number) => TOTP.generate({ secret: Secret.fromBase32(secret), timestamp: Date.now() + seconds * 1000 })
+  // Not asked for before its first figures came.
+  expect((await sign()).status).toBe(200)
+  expect((await device.put(path, { data: { second: '000 000' } })).status()).toBe(422)
+  const set = await device.put(path, { data: { second: figures(0) } })
+  expect(((await set.json()) as Person[]).find(one => one.id === maker.id)).toMatchObject({ hasSecond: true })
+  const alone = await sign()
+  expect([alone.status, alone.says.fields?.second]).toEqual([422, 'And the six figures that your other device shows.'])
+  const next = figures(30)
+  expect([(await sign(next)).status, (await sign(next)).status]).toEqual([200, 422])
+  // Nobody else’s to set up or take away, but by who sees to people here.
+  const other = await deviceOf(stand, request, own.id, await somebody(request, own.id, 'maker'))
+  expect([(await other.post(path, { data: { current: password } })).status(), (await other.delete(path)).status()]).toEqual([403, 403])
+  expect((await request.delete(path)).status()).toBe(200)
+  expect((await sign()).status).toBe(200)
+})
+
+test('a PIN does for a maker, not for an owner or who becomes one; what all try first does for nobody', async ({ request }) => {
+  const { own } = await rooms(request)
+  const made = async (role: Role, secret: string) => {
+    const data = { name: `weak ${randomUUID().slice(0, 6)}`, mark: 'W', colour: '#3d6f8e', role, secret }
+    const answer = await request.post(`/api/people?workshop=${own.id}`, { data })
+    return { status: answer.status(), says: (await answer.json()) as Refusal, name: data.name }
+  }
+  for (const [role, secret, says] of [['pupil', '123456', /first that anybody/], ['owner', 'qwertyuiop123', /too soon/]] as const)
+    expect(await made(role, secret)).toMatchObject({ status: 422, says: { fields: { secret: expect.stringMatching(says) } } })
+  const maker = await somebody(request, own.id, 'maker', '481920')
+  const { id, name, mark, colour } = maker
+  const promote = async (version: number) =>
+    request.put(`/api/people/${id}?workshop=${own.id}`, { data: { version, name, mark, colour, role: 'owner' } })
+  const refused = await promote(maker.version)
+  expect([refused.status(), await refused.json()]).toEqual([422, expect.objectContaining({ fields: { role: expect.stringMatching(/longer/) } })])
+  const changed = await request.put(`/api/people/${id}/secret?workshop=${own.id}`, { data: { secret: 'ash, apple and damson' } })
+  const { version } = ((await changed.json()) as Person[]).find(one => one.id === id)!
+  expect((await promote(version)).status()).toBe(200)
 })
 
 test('plainly nothing is had but the certificate and the way; a foreign host name is refused', async ({ stand, playwright }) => {

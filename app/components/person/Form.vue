@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Person } from '#contract'
-import type { FieldErrors, Role } from '#schemas'
+import type { Role } from '#schemas'
 
 /** Somebody new in this workshop, or changed: name, mark, colour, what they may do, and by what they sign in. */
 const props = defineProps<{ person?: Person | undefined, self: boolean }>()
@@ -18,34 +18,17 @@ const form = reactive({
   name: props.person?.name ?? '', mark: props.person?.mark ?? '', colour: props.person?.colour ?? COLOURS[0] ?? '',
   role: (props.person ? props.person.role ?? NONE : 'maker') as Role | typeof NONE, secret: '', current: '',
 })
-const errors = ref<FieldErrors>({})
-const trouble = ref('')
-const busy = ref(false)
+const { errors, trouble, busy, attempt } = useAttempt()
 watch(() => form.name, (now, before) => {
   const initials = (name: string) => name.split(/\s+/).filter(Boolean).map(word => word[0]?.toUpperCase() ?? '').join('').slice(0, 3)
   if (form.mark === initials(before)) form.mark = initials(now)
 })
 
-async function attempt(work: () => Promise<Person[]>) {
-  busy.value = true
-  errors.value = {}
-  trouble.value = ''
-  try {
-    emit('kept', await work())
-    return true
-  } catch (error) {
-    const answer = refused(error)
-    errors.value = answer.fields
-    trouble.value = Object.keys(answer.fields).length ? '' : answer.message
-    return false
-  } finally {
-    busy.value = false
-  }
-}
+const keeping = (work: () => Promise<Person[]>) => attempt(async () => emit('kept', await work()))
 async function keep() {
   const [name, mark, { colour }] = [form.name.trim(), form.mark.trim(), form]
   const { person } = props
-  const done = await attempt(async () => {
+  const done = await keeping(async () => {
     if (!person) {
       const role = form.role === NONE ? 'looker' : form.role
       return api('POST /api/people', { body: { name, mark, colour, role, secret: form.secret || null } })
@@ -62,7 +45,7 @@ const secret = (said: string | null) => api('PUT /api/people/:id/secret', {
   params: { id: props.person?.id ?? '' }, body: { secret: said, ...(props.self && form.current ? { current: form.current } : {}) },
 })
 async function takeSecret() {
-  if (await attempt(() => secret(null))) emit('close')
+  if (await keeping(() => secret(null))) emit('close')
 }
 const secretHint = computed(() => (form.role === 'owner' ? 'At least twelve signs.' : 'At least six signs; a PIN will do.'))
 </script>
@@ -86,17 +69,15 @@ const secretHint = computed(() => (form.role === 'owner' ? 'At least twelve sign
     <UFormField label="May do here" :error="errors.role || false">
       <USelect v-model="form.role" size="lg" :items="roles" />
     </UFormField>
-    <UFormField
-      v-if="self && person?.hasSecret" label="The password you have" :error="errors.current || false"
-    >
-      <UInput v-model="form.current" size="lg" type="password" maxlength="200" autocomplete="current-password" />
-    </UFormField>
-    <UFormField
-      :label="person?.hasSecret ? 'A new password or PIN' : 'Password or PIN, if wanted'" :error="errors.secret || false"
-      :description="secretHint"
-    >
-      <UInput v-model="form.secret" size="lg" type="password" maxlength="200" autocomplete="new-password" />
-    </UFormField>
+    <FieldSecret
+      v-if="self && person?.hasSecret" v-model="form.current" label="The password you have" :error="errors.current"
+      autocomplete="current-password"
+    />
+    <FieldSecret
+      v-model="form.secret" :label="person?.hasSecret ? 'A new password or PIN' : 'Password or PIN, if wanted'" :error="errors.secret"
+      :description="secretHint" autocomplete="new-password" judge :names="[form.name]"
+    />
+    <PersonSecond v-if="person?.role" :person="person" :self="self" @kept="emit('kept', $event)" />
     <p v-if="trouble" class="harm wide" role="alert">◆ {{ trouble }}</p>
     <p class="keys wide">
       <button type="submit" class="key next" :disabled="busy">Keep</button>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { encode } from 'uqr'
 import type { NetworkState, Pairing, Person } from '#contract'
 
 /** A code that lets one device of somebody in: to be read by its camera, or typed. Shown until it is used or over. */
@@ -19,12 +18,6 @@ async function make() {
 onMounted(make)
 const left = computed(() => Math.max(0, Math.ceil((Date.parse(made.value?.ends ?? '') - now.value.getTime()) / 1000)))
 const link = computed(() => made.value?.links[0])
-/** The code as a picture: a square for each dark part, with the quiet edge around. */
-const drawn = computed(() => {
-  if (!link.value) return undefined
-  const { data, size } = encode(link.value, { ecc: 'M', border: 3 })
-  return { size, path: data.flatMap((row, y) => row.flatMap((is, x) => (is ? [`M${x} ${y}h1v1h-1z`] : []))).join('') }
-})
 </script>
 
 <template>
@@ -33,12 +26,7 @@ const drawn = computed(() => {
       <p v-if="fault" class="harm" role="alert">◆ {{ fault }}</p>
       <div v-else-if="made" class="pairing">
         <template v-if="left > 0">
-          <svg
-            v-if="drawn" :viewBox="`0 0 ${drawn.size} ${drawn.size}`" role="img" class="qr"
-            :aria-label="`A picture of the address ${link}, for the camera of the device`"
-          >
-            <rect width="100%" height="100%" fill="#ffffff" /><path :d="drawn.path" fill="#000000" />
-          </svg>
+          <FieldPicture v-if="link" :text="link" :label="`A picture of the address ${link}, for the camera of the device`" />
           <p>Or type at its door:</p>
           <p class="code figures" role="status">{{ made.code }}</p>
           <p class="quiet figures">Good for {{ Math.floor(left / 60) }}:{{ String(left % 60).padStart(2, '0') }} more.</p>
@@ -63,7 +51,6 @@ const drawn = computed(() => {
 
 <style scoped>
 .pairing { display: grid; justify-items: center; gap: 0.6rem; text-align: center; }
-.qr { width: min(16rem, 100%); }
 .code { font: 700 2rem var(--font-mono); letter-spacing: 0.08em; }
 ol { padding-left: 1.3rem; list-style: decimal; text-align: left; overflow-wrap: anywhere; }
 code { font-family: var(--font-mono); }

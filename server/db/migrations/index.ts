@@ -25,6 +25,7 @@ import * as people from './0023-people'
 import * as classes from './0024-classes'
 import * as links from './0025-links'
 import * as who from './0026-who'
+import * as second from './0027-second'
 
 interface Migration {
   name: string
@@ -59,6 +60,7 @@ const migrations: Migration[] = [
   { name: '0024-classes', ...classes },
   { name: '0025-links', ...links },
   { name: '0026-who', ...who },
+  { name: '0027-second', ...second },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */

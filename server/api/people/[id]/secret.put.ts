@@ -1,17 +1,15 @@
 import { secretChangeSchema } from '../../../../schemas'
 import { refuseUnmanaged } from '../../../access/manage'
-import { isSecret } from '../../../access/secret'
+import { refuseWrong } from '../../../access/own'
 import { roleIn, whoIs } from '../../../access/who'
 import { ownerDb } from '../../../db/connection'
-import { answered, knock } from '../../../db/knocks'
 import { isMember, secretOf, setSecret } from '../../../db/people'
-import { FieldsError, NotForYouError, NotFoundError, TooOftenError } from '../../../faults'
+import { NotForYouError, NotFoundError } from '../../../faults'
 import { readChecked } from '../../../http/body'
 import { idParam } from '../../../http/params'
 import { peopleHere } from '../../../http/people'
 import { route } from '../../../http/route'
 import { workshopOf } from '../../../http/workshop'
-import { addressOf } from '../../../access/machine'
 
 /** A new password or PIN: one’s own by the one that is good so far; somebody else’s by an owner. */
 export default route('PUT /api/people/:id/secret', async (event) => {
@@ -19,13 +17,7 @@ export default route('PUT /api/people/:id/secret', async (event) => {
   const [workshop, who] = [await workshopOf(event), await whoIs(event)]
   if (who?.person?.id === id) {
     const kept = await secretOf(ownerDb(), id)
-    if (kept) {
-      const from = { address: addressOf(event), about: who.person.name.toLowerCase() }
-      const heard = await knock(ownerDb(), from)
-      if ('wait' in heard) throw new TooOftenError(heard.wait)
-      if (!await isSecret(current ?? '', kept)) throw new FieldsError({ current: 'This is not the one you have.' })
-      await answered(ownerDb(), heard.id, from)
-    }
+    if (kept) await refuseWrong(event, who.person, kept, current ?? '')
   } else {
     if (!who || roleIn(who, workshop) !== 'owner') throw new NotForYouError('An owner of this workshop can do this.')
     if (!who.keeper && !await isMember(ownerDb(), workshop, id)) throw new NotFoundError('There is nobody under this address.')
