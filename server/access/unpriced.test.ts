@@ -7,13 +7,13 @@ it('what was paid, who had it and what bottles cost is left out wherever it stan
   const bottle = { left: 4, price: 820 }
   fc.assert(fc.property(fc.jsonValue(), fc.array(fc.string(), { maxLength: 4 }), (other, path) => {
     const deep = (inner: unknown) => path.reduce<unknown>((told, name) => ({ [`_${name}`]: [other, told] }), inner)
-    expect(unpriced(deep([leave, comesBack, { bottle }]))).toEqual(deep([
-      { kind: 'leave', payload: { ...leave.payload, price: null, customer: null, order: null } },
-      { kind: 'return', payload: { ...comesBack.payload, paid: null } },
+    const left = { ...leave.payload, price: null, customer: null, order: null }
+    expect(unpriced(deep([leave, { gone: leave.payload }, comesBack, { bottle }]))).toEqual(deep([
+      { kind: 'leave', payload: left }, { gone: left }, { kind: 'return', payload: { ...comesBack.payload, paid: null } },
       { bottle: { left: 4 } },
     ]))
   }))
-  for (const plain of [null, undefined, 3, 'leave', { kind: 'leave' }, { bottle: null }, { price: 3, asked: 4250 }])
+  for (const plain of [null, undefined, 3, 'leave', { kind: 'leave' }, { bottle: null }, { price: 3, how: 'x', asked: 4250 }])
     expect(unpriced(plain)).toEqual(plain)
 })
 it('makers and owners see money, nobody else', () => {

@@ -5,11 +5,14 @@ import { workshopOf } from '../http/workshop'
 import { ALLOWED, NEEDS } from './needs'
 import { roleIn, whoIs } from './who'
 
-/** What is hidden of a pen that left, or came back: what was paid, and who had it. */
-const PAID: Readonly<Record<string, Readonly<Record<string, null>>>> = {
-  leave: { price: null, customer: null, order: null },
-  return: { paid: null },
-}
+/**
+ * What is hidden, by the fields that tell such a thing wherever it stands, in an entry, a row or a record: of a pen that left what it
+ * brought and who had it, of one that came back what was paid.
+ */
+const PAID: readonly { of: readonly string[], hides: Readonly<Record<string, null>> }[] = [
+  { of: ['how', 'price', 'customer', 'order'], hides: { price: null, customer: null, order: null } },
+  { of: ['why', 'paid'], hides: { paid: null } },
+]
 
 type Plain = Record<string, unknown>
 const isPlain = (value: unknown): value is Plain =>
@@ -24,8 +27,8 @@ export function unpriced<T>(answer: T): T {
   if (!isPlain(answer)) return answer
   const part = (name: string, value: unknown) => (name === 'bottle' ? unpricedBottle(value) : unpriced(value))
   const told = Object.fromEntries(Object.entries(answer).map(([name, value]) => [name, part(name, value)]))
-  const paid = typeof answer.kind === 'string' && Object.hasOwn(PAID, answer.kind) ? PAID[answer.kind] : undefined
-  return (paid && isPlain(told.payload) ? { ...told, payload: { ...told.payload, ...paid } } : told) as T
+  const paid = PAID.find(({ of }) => of.every(name => Object.hasOwn(answer, name)))
+  return { ...told, ...paid?.hides } as T
 }
 
 function unpricedBottle(bottle: unknown): unknown {

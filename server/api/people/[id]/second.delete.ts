@@ -14,8 +14,8 @@ export default route('DELETE /api/people/:id/second', async (event) => {
   const id = idParam(event)
   const [workshop, who] = [await workshopOf(event), await whoIs(event)]
   if (who?.person?.id !== id) {
+    if (!who?.keeper && !await isMember(ownerDb(), workshop, id)) throw new NotFoundError('There is nobody under this address.')
     if (!who || roleIn(who, workshop) !== 'owner') throw new NotForYouError('An owner of this workshop can do this.')
-    if (!who.keeper && !await isMember(ownerDb(), workshop, id)) throw new NotFoundError('There is nobody under this address.')
     await refuseUnmanaged(event, id)
     await secretOf(ownerDb(), id)
   }
