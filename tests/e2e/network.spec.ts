@@ -1,4 +1,5 @@
 import { chromium as browserType, expect, test as base, type Page } from '@playwright/test'
+import { Secret, TOTP } from 'otpauth'
 import type { WorkshopList } from '../../contract'
 import { chromium } from '../../scripts/lib/chromium'
 import { startStand, type Stand } from '../../scripts/lib/stand'
@@ -106,10 +107,10 @@ test('a stranger by the machine’s own name finds the door; by name and passwor
   expect(await phone.content()).not.toContain(person.name)
   await phone.getByRole('button', { name: 'By name and password' }).click()
   await phone.getByLabel('Name', { exact: true }).fill(person.name)
-  await phone.getByLabel('Password or PIN').fill('pear wood 9')
+  await phone.getByLabel('Password or PIN', { exact: true }).fill('pear wood 9')
   await phone.getByRole('button', { name: 'Come in' }).click()
   await expect(phone.getByText('Name and password do not go together.')).toBeVisible()
-  await phone.getByLabel('Password or PIN').fill('apple wood 9')
+  await phone.getByLabel('Password or PIN', { exact: true }).fill('apple wood 9')
   await phone.getByRole('button', { name: 'Come in' }).click()
   await expect(phone.getByText('· X')).toBeVisible()
   expect((await accessOf(request, workshop)).devices.map(one => [one.name, one.how])).toEqual([['Computer', 'signed in']])
@@ -122,6 +123,50 @@ test('a stranger by the machine’s own name finds the door; by name and passwor
   ])
   await expect.poll(left).toEqual([])
   expect((await accessOf(request, workshop)).devices).toEqual([])
+})
+
+test('a new password is judged and can be seen while it is typed; a second step is set up, and the door asks for it', async ({
+  stand, trusts, request,
+}) => {
+  test.setTimeout(120_000)
+  const workshop = await opens(stand)
+  const person = await somebody(request, workshop, 'maker', 'apple wood 9')
+  const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+  const signIn = async (page: Page, password: string) => {
+    await page.goto(`${byName(stand)}/door`)
+    await page.getByRole('button', { name: 'By name and password' }).click()
+    await page.getByLabel('Name', { exact: true }).fill(person.name)
+    await page.getByLabel('Password or PIN', { exact: true }).fill(password)
+    await page.getByRole('button', { name: 'Come in' }).click()
+  }
+  await signIn(phone, 'apple wood 9')
+  await phone.getByRole('button', { name: /set air, units/ }).click()
+  await phone.getByText('Your password and second step').click()
+  await phone.getByLabel('The password you have').fill('apple wood 9')
+  await phone.getByLabel('A new password or PIN', { exact: true }).fill('123456')
+  await expect(phone.getByText('found at once')).toBeVisible()
+  await phone.getByRole('button', { name: 'Keep the new one' }).click()
+  await expect(phone.getByText(/among the first that anybody tries/)).toBeVisible()
+  await phone.getByLabel('A new password or PIN', { exact: true }).fill('damson and quince')
+  await expect(phone.getByText('very hard to find')).toBeVisible()
+  await phone.getByRole('button', { name: 'Show what is typed as A new password or PIN' }).click()
+  await expect(phone.getByLabel('A new password or PIN', { exact: true })).toHaveAttribute('type', 'text')
+  await phone.getByRole('button', { name: 'Keep the new one' }).click()
+  await expect(phone.getByText(/^Kept\./)).toBeVisible()
+  await phone.getByText('Second step at the door').click()
+  await phone.getByLabel('Your password, for the second step').fill('damson and quince')
+  await phone.getByRole('button', { name: 'Set it up' }).click()
+  const secret = Secret.fromBase32((await phone.locator('.letters').textContent())!.replace(/\s/g, ''))
+  const figures = (ahead = 0) => TOTP.generate({ secret, timestamp: Date.now() + ahead })
+  await phone.getByLabel('The six figures it shows now').fill(figures())
+  await phone.getByRole('button', { name: 'From now on ask for them' }).click()
+  await expect(phone.getByText('asked for', { exact: true })).toBeVisible()
+  const other = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+  await signIn(other, 'damson and quince')
+  await expect(other.getByText('And the six figures that your other device shows.')).toBeVisible()
+  await other.getByLabel('Figures of the second step').fill(figures(30_000))
+  await other.getByRole('button', { name: 'Come in' }).click()
+  await expect(other.getByText('· X')).toBeVisible()
 })
 
 test('a pupil has their own pens on the bench, sees those of others, and works on none but their own', async ({

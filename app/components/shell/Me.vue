@@ -5,6 +5,7 @@ const outbox = useOutbox()
 const photos = usePhotos()
 const unsent = computed(() => outbox.pending.length + photos.waiting.size)
 const [asking, busy, fault] = [ref(false), ref(false), ref('')]
+const isOpen = ref(false)
 
 async function signOut(anyway = false) {
   busy.value = true
@@ -35,6 +36,10 @@ async function signOut(anyway = false) {
       <span><PersonMark :person="me.person" /> <b>{{ me.person.name }}</b> <span class="quiet">· {{ ROLE_WORDS[me.role] }}</span></span>
       <button type="button" class="key" :disabled="busy" @click="signOut()">Sign out</button>
     </p>
+    <details v-if="me.person" @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
+      <summary class="opens">Your password and second step</summary>
+      <LazyPersonOwn v-if="isOpen" />
+    </details>
     <p v-if="me.may('all')"><NuxtLink class="key" to="/people">People and devices</NuxtLink></p>
     <div v-if="asking" role="alert" class="sure">
       <p>Not sent yet: {{ unsent }}. Signing out empties what this browser kept, and that would be lost.</p>
