@@ -217,4 +217,6 @@ export interface FindingsPlace {
   ready: ReadyQuestion[]
   /** What pens have of each trait, what most have first. */
   values: Partial<Record<Trait, string[]>>
+  /** Whether the pens are being counted for the first time: what stands out is not known yet. */
+  isCounting: boolean
 }

@@ -22,6 +22,14 @@ export function changeLabel(change: Change, { plan, methods }: ChangeNames): str
       const found = plan.inputs.shelf.abrasives.find(one => one.id === change.abrasive)
       return `Without ${found ? abrasiveName(found) : change.abrasive}`
     }
+    case 'paper': {
+      const called = (id: string) => {
+        const found = plan.inputs.shelf.abrasives.find(one => one.id === id)
+        return found ? abrasiveName(found) : id
+      }
+      return `${called(change.other)} in place of ${called(change.abrasive)}`
+    }
+    case 'coats': return `${counted(change.count, 'coat')} in place of ${coatCount(plan)}`
     case 'depth': {
       const { wishes, method } = plan.inputs
       return `Film of ${decimal(leastFilm({ wishes: { ...wishes, depth: change.um }, method }).value)} µm at the least`

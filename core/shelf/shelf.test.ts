@@ -1,4 +1,6 @@
 import { inputs, usualShelf } from '../../tests/support/inputs'
+import { products } from '../../reference'
+import { must, nth } from '../sure'
 import {
   bleeds,
   closeGrained,
@@ -8,6 +10,7 @@ import {
   grainOf,
   hasJoint,
   hasResin,
+  inTurn,
   isCa,
   isCoatProduct,
   isFigured,
@@ -27,6 +30,7 @@ import {
   thinnestSide,
   type Material,
   type MaterialClass,
+  type Product,
 } from '.'
 
 const blank = (...classes: MaterialClass[]): Material => {
@@ -109,4 +113,27 @@ it('the thinner side of a blank counts; of one known side that one, of none noth
   const kept = { id: 'b', name: 'Bough', damp: true, width: null, height: 18, length: null, readings }
   expect(planBlank(kept)).toEqual({ id: 'b', name: 'Bough', damp: true, height: 18, readings: [{ at: '2026-01-01', grams: 40 }] })
   expect(planBlank({ ...kept, width: 19, length: 120 })).toMatchObject({ width: 19, height: 18, length: 120 })
+})
+
+describe('of two bottles of one role', () => {
+  const bottle = (id: string, change: Partial<Product> = {}): Product => ({ ...nth(products, 0), id, ...change })
+  const order = (...all: Product[]) => inTurn(all, '2026-12-01').map(one => one.id)
+  const open = (id: string, opened: string, left?: number) =>
+    bottle(id, { keeps: { days: 30, source: nth(products, 0).source }, bottle: { opened, ...(left === undefined ? {} : { left }) } })
+  it('the open one that keeps for the shortest time goes first, then what keeps long, is sealed, past its day, empty', () => {
+    const [soon, later] = [open('soon', '2026-11-05'), open('later', '2026-11-20')]
+    const [past, empty] = [open('past', '2026-10-01'), open('empty', '2026-11-29', 0)]
+    const [sealed, long] = [bottle('sealed', { bottle: { opened: null } }), bottle('long', { bottle: {} })]
+    expect(order(empty, past, sealed, long, later, soon)).toEqual(['soon', 'later', 'long', 'sealed', 'past', 'empty'])
+    // On its last day it is still good; an empty one with a sealed one beside it is not empty.
+    expect(order(bottle('other', { bottle: { opened: null } }), open('last', '2026-11-01'))).toEqual(['last', 'other'])
+    const more = { ...open('more', '2026-11-02', 0), bottle: { opened: '2026-11-02', left: 0, sealed: 1 } }
+    expect(order(later, more)).toEqual(['more', 'later'])
+  })
+  it('roles stay where they are, and what is alike stays as it stands', () => {
+    const [first, second] = [nth(products, 0), must(products.find(one => one.role !== nth(products, 0).role), 'there are other roles')]
+    expect(order(bottle('a'), { ...second, id: 'x' }, bottle('b'), { ...second, id: 'y' })).toEqual(['a', 'b', 'x', 'y'])
+    expect(order({ ...second, id: 'x' }, bottle('a'))).toEqual(['x', 'a'])
+    expect(first.role).not.toBe(second.role)
+  })
 })

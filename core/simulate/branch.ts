@@ -1,5 +1,6 @@
 import type { Method } from '../method'
-import { coatCount, isGrit, isKind, leastFilm, revisePlan, type Plan } from '../plan'
+import { coatCount, depthRange, isGrit, isKind, leastFilm, revisePlan, usableBare, type GritStep, type Plan } from '../plan'
+import { grainOf } from '../shelf'
 import { must } from '../sure'
 import type { Hand } from './hand'
 
@@ -7,6 +8,10 @@ import type { Hand } from './hand'
 export type Change
   /** A grit of the bare ladder is left out, by the id of its abrasive. */
   = | { kind: 'without', abrasive: string }
+  /** Another abrasive of the shelf in the place of a grit of the bare ladder, both by their ids. */
+    | { kind: 'paper', abrasive: string, other: string }
+  /** So many coats in all: the film is wanted as deep as those make it. */
+    | { kind: 'coats', count: number }
   /** Another depth of the finish is wanted, as the least film of a CA finish, µm. */
     | { kind: 'depth', um: number }
   /** Another finish, by the id of its method. */
@@ -18,6 +23,10 @@ export type Change
 export const STEPS = { colder: -6, warmer: 5, damper: 20, worn: 0.5, hurry: 0.5 } as const
 /** Depths to choose from, µm. */
 const DEPTHS = [10, 20, 40, 80]
+/** So many coats fewer or more can be chosen. */
+const COATS = 3
+/** A depth is looked for until it is known to this part of itself. */
+const CLOSE = 0.01
 
 /** A plan that branches off another, and what the hand does otherwise. */
 export interface Branch {
@@ -34,11 +43,53 @@ export function changesFor(plan: Plan, methods: readonly Method[], done: Readonl
   const depth = leastFilm(plan.inputs).value
   return [
     ...(grits.length > 1 ? grits.map((step): Change => ({ kind: 'without', abrasive: step.abrasive.id })) : []),
+    ...papersFor(plan, grits),
+    ...coatsFor(plan, done),
     ...(coatCount(plan) && depth ? DEPTHS.filter(um => um !== plan.inputs.wishes.depth).map((um): Change => ({ kind: 'depth', um })) : []),
     ...methods.filter(one => one.id !== plan.inputs.method.id).map((one): Change => ({ kind: 'method', method: one.id })),
     ...(['colder', 'warmer', 'damper', 'hurry', 'beginner'] as const).map((kind): Change => ({ kind })),
     ...(open.some(isGrit) ? [{ kind: 'worn' } as const] : []),
   ]
+}
+
+/** For each grit the abrasives nearest to it that are not in the ladder, and keep their place between the grits before and after it. */
+function papersFor({ inputs, steps }: Plan, open: readonly Pick<GritStep, 'abrasive'>[]): Change[] {
+  const ladder = steps.filter(isKind('sand')).filter(step => !step.mend).map(step => step.abrasive)
+  const others = usableBare(inputs).filter(one => !ladder.some(each => each.id === one.id))
+  return open.flatMap(({ abrasive }): Change[] => {
+    const at = ladder.findIndex(one => one.id === abrasive.id)
+    const [before, own, after] = [ladder[at - 1], grainOf(abrasive), ladder[at + 1]]
+    const fits = others.filter(one => (!before || grainOf(one) < grainOf(before)) && (!after || grainOf(one) > grainOf(after)))
+    const nearest = (all: typeof fits) =>
+      [...all].sort((a, b) => Math.abs(Math.log(grainOf(a) / own)) - Math.abs(Math.log(grainOf(b) / own))).slice(0, 1)
+    return [...nearest(fits.filter(one => grainOf(one) >= own)), ...nearest(fits.filter(one => grainOf(one) < own))]
+      .map(one => ({ kind: 'paper', abrasive: abrasive.id, other: one.id }))
+  })
+}
+
+/** A few coats fewer or more, as far as a depth there is makes them. */
+function coatsFor(plan: Plan, done: ReadonlySet<string>): Change[] {
+  const now = coatCount(plan)
+  if (!now || !leastFilm(plan.inputs).value) return []
+  const [least, most] = [depthRange.least, depthRange.most].map(um => coatCount(atDepth(plan, um, done)))
+  const counts = Array.from({ length: 2 * COATS + 1 }, (_, index) => now - COATS + index)
+  return counts.filter(count => count !== now && count >= (least ?? now) && count <= (most ?? now)).map(count => ({ kind: 'coats', count }))
+}
+
+const atDepth = (plan: Plan, um: number, done: ReadonlySet<string>): Plan =>
+  revisePlan(plan, { wishes: { ...plan.inputs.wishes, depth: um } }, done)
+
+/** The plan of so many coats: with the deepest film that asks for no more, on a scale where each step is the same part. */
+function withCoats(plan: Plan, count: number, done: ReadonlySet<string>): Plan {
+  let [low, high]: [number, number] = [depthRange.least, depthRange.most]
+  let best = atDepth(plan, low, done)
+  while (high / low > 1 + CLOSE) {
+    const middle = Math.sqrt(low * high)
+    const at = atDepth(plan, Math.round(middle * 10) / 10, done)
+    if (coatCount(at) <= count) [low, best] = [middle, at]
+    else high = middle
+  }
+  return best
 }
 
 /**
@@ -55,6 +106,13 @@ export function branchOf(plan: Plan, change: Change, methods: readonly Method[],
       const refuse = [...wishes.refuse ?? [], change.abrasive]
       return revised({ wishes: { ...wishes, ...(ladder ? { ladder } : { refuse }) } })
     }
+    case 'paper': {
+      const ladder = plan.steps.filter(isKind('sand')).filter(step => !step.mend).map(step => step.abrasive.id)
+      const refuse = wishes.refuse?.filter(id => id !== change.other)
+      const other = ladder.map(id => (id === change.abrasive ? change.other : id))
+      return revised({ wishes: { ...wishes, ladder: other, ...(refuse ? { refuse } : {}) } })
+    }
+    case 'coats': return { plan: withCoats(plan, change.count, done), hand: {} }
     case 'depth': return revised({ wishes: { ...wishes, depth: change.um } })
     case 'method': {
       const method = must(methods.find(one => one.id === change.method), 'a finish is chosen from those there are')
@@ -91,17 +149,25 @@ export interface LongBranch extends Branch {
 }
 
 /** Changes of which only one can be at a time: another depth or finish takes the place of the one before. */
-const APART: readonly (readonly Change['kind'][])[] = [['depth'], ['method'], ['colder', 'warmer']]
+const APART: readonly (readonly Change['kind'][])[] = [['depth', 'coats'], ['method'], ['colder', 'warmer']]
 
 /** Whether two changes can be made at once. */
 export const goTogether = (one: Change, other: Change): boolean =>
   changeWord(one) !== changeWord(other) && !APART.some(kinds => kinds.includes(one.kind) && kinds.includes(other.kind))
 
-/** Whether a change is one of the plan, that can be kept; the others are of the room or of the hand. */
-export const canBeKept = ({ kind }: Change): boolean => kind === 'without' || kind === 'depth' || kind === 'method'
+/** Changes of the plan, that can be kept; the others are of the room or of the hand. */
+const KEPT: readonly Change['kind'][] = ['without', 'paper', 'coats', 'depth', 'method']
+/** Whether a change is one of the plan. */
+export const canBeKept = ({ kind }: Change): boolean => KEPT.includes(kind)
 
 /** A change as a word of an address. */
-export const changeWord = (change: Change): string =>
-  change.kind === 'without'
-    ? `without.${change.abrasive}`
-    : change.kind === 'depth' ? `depth.${change.um}` : change.kind === 'method' ? `method.${change.method}` : change.kind
+export function changeWord(change: Change): string {
+  switch (change.kind) {
+    case 'without': return `without.${change.abrasive}`
+    case 'paper': return `paper.${change.abrasive}.${change.other}`
+    case 'coats': return `coats.${change.count}`
+    case 'depth': return `depth.${change.um}`
+    case 'method': return `method.${change.method}`
+    default: return change.kind
+  }
+}

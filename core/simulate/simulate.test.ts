@@ -1,7 +1,8 @@
 import { boardOf, record } from '../bench'
 import { methodOf, planFor } from '../../tests/support/inputs'
 import { timesAsOften } from '../defects'
-import { isKind, trace, type Plan } from '../plan'
+import { coatCount, isKind, makePlan, trace, usableBare, type Plan } from '../plan'
+import { grainOf } from '../shelf'
 import { causes, evidence, methods } from '../../reference'
 import { branchAlong, branchOf, canBeKept, changesFor, changeWord } from './branch'
 import { foresee } from './foresee'
@@ -134,6 +135,39 @@ describe('a branch', () => {
     expect(changes.filter(canBeKept).map(one => one.kind)).not.toContain('colder')
     expect(canBeKept({ kind: 'without', abrasive: 'x' })).toBe(true)
     expect(() => branchOf(plan, { kind: 'method', method: 'none' }, methods)).toThrow()
+  })
+  it('has so many coats as it says, of the deepest film that asks for no more', () => {
+    for (const [method, material] of [['ca-thin-first', 'damson'], ['ca-thin-first', 'apple'], ['ca-medium-only', 'pear']] as const) {
+      const own = planFor(material, 'click-8', { method: methodOf(method) })
+      const offered = changesFor(own, methods).filter(one => one.kind === 'coats')
+      expect(offered.map(one => one.count)).not.toContain(coatCount(own))
+      for (const change of offered) {
+        const { plan: branch } = branchOf(own, change, methods)
+        expect([method, material, coatCount(branch)]).toEqual([method, material, change.count])
+        const { wishes } = branch.inputs
+        const deeper = makePlan({ ...branch.inputs, wishes: { ...wishes, depth: wishes.depth! * 1.03 } })
+        if (wishes.depth! < 77) expect(coatCount(deeper)).toBeGreaterThan(change.count)
+      }
+    }
+    expect(changesFor(plan, methods).filter(one => one.kind === 'coats').length).toBeGreaterThanOrEqual(3)
+    expect(changesFor(planFor('apple', 'click-8', { method: methodOf('oil') }), methods).some(one => one.kind === 'coats')).toBe(false)
+  })
+  it('has another paper in the place of one, the nearest on either side, and the ladder stays one', () => {
+    const papers = changes.filter(one => one.kind === 'paper')
+    expect(papers.length).toBeGreaterThan(0)
+    const grain = (id: string) => grainOf(plan.inputs.shelf.abrasives.find(one => one.id === id)!)
+    for (const change of papers) {
+      const next = grits(branchOf(plan, change, methods).plan)
+      expect(next).toEqual(grits(plan).map(id => (id === change.abrasive ? change.other : id)))
+      expect(next.map(grain)).toEqual(next.map(grain).sort((a, b) => b - a))
+      // Nothing on the shelf that could stand there lies between the two.
+      const between = usableBare(plan.inputs).map(one => one.id).filter((id) => {
+        const [low, high] = [grain(change.abrasive), grain(change.other)].sort((a, b) => a - b) as [number, number]
+        return grain(id) > low && grain(id) < high
+      })
+      expect(between).toEqual([])
+    }
+    expect([canBeKept(papers[0]!), canBeKept({ kind: 'coats', count: 4 })]).toEqual([true, true])
   })
   it('what is done stays done', () => {
     const done = new Set(plan.steps.slice(0, plan.steps.findIndex(step => step.kind === 'coat') + 1).map(step => step.id))

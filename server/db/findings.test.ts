@@ -4,7 +4,7 @@ import { defectKinds } from '../../core/defects'
 import type { Trial, WorkshopLearnt } from '../../contract'
 import { plannedTraits } from '../../core/bench'
 import {
-  apartIn, cellsOf, conditionText, howOften, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
+  apartIn, cellsOf, conditionText, howOften, readyQuestions, traits, type Asked, type Cell, type ToldPen, type Trait, type Traits,
 } from '../../core/findings'
 import { copyPens } from '../../tests/database/many'
 import { onDatabase } from '../../tests/database/suite'
@@ -343,6 +343,17 @@ describe('the place', () => {
     expect(await findingsPlace(knex)).toMatchObject({ isOld: true, place: { pens: 5000 } })
     await workOutPlace(knex)
     expect(await findingsPlace(knex)).toMatchObject({ isOld: false, place: { pens: 1 } })
+  })
+  it('of very many that were never counted it is told that they are being counted, and what can be asked meanwhile', async () => {
+    const pen = await made()
+    await finish(pen)
+    await copyPens(knex, database.owner(), pen, 2000)
+    await knex('lessons').where({ kind: 'told' }).delete()
+    const first = await findingsPlace(knex)
+    expect(first).toMatchObject({ isOld: true, place: { isCounting: true, pens: 2001, noticed: [] } })
+    expect(first.place.ready.map(({ of, by }) => ({ of, by }))).toEqual(readyQuestions)
+    await workOutPlace(knex)
+    expect(await findingsPlace(knex)).toMatchObject({ isOld: false, place: { isCounting: false, pens: 2001 } })
   })
   it('what stands out keeps the day on which it was seen first; what pens are over since is looked at anew', async () => {
     await copyPens(knex, database.owner(), await made(), 40)

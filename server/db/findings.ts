@@ -98,15 +98,24 @@ interface Place {
 
 /**
  * What the place begins with: what stands out, and which of the ready questions the log can answer. Of very many pens what was worked out
- * last is told, and that it is old: nobody waits for all of them to be counted.
+ * last is told, and that it is old, or that they are being counted: nobody waits for all of them.
  */
 export async function findingsPlace(knex: Knex): Promise<Place> {
   const lesson = await placeLesson(knex)
   const known = lesson.body as FindingsPlace | null
   if (known && (isFresh(lesson) || isNearlyFresh(lesson))) return { place: known, isOld: false }
   if (known && known.pens >= MANY) return { place: known, isOld: true }
+  const pens = known ? 0 : Number((await knex('pen_told').count('* as count').first())?.count)
+  if (pens >= MANY) return { place: counting(pens), isOld: true }
   return { place: await workOutPlace(knex, lesson), isOld: false }
 }
+
+/** What is told while very many pens are counted for the first time: every question can be asked already. */
+const counting = (pens: number): FindingsPlace => ({
+  pens, noticed: [], often: {}, values: {}, isCounting: true,
+  ready: readyQuestions.map(question => ({ ...question, sureness: null, more: null })),
+})
+
 /** Counting more pens than this is waited for [model: about a tenth of a second]. */
 const MANY = 2000
 
@@ -134,7 +143,7 @@ async function workedOut(knex: Knex, before: readonly StandsOut[]): Promise<Find
   const ready: ReadyQuestion[] = []
   for (const question of readyQuestions) ready.push(await readied(knex, question, looks))
   const standing = newestFirst(noticed(looks), before, new Date().toISOString())
-  return { pens, often, values, noticed: standing, ready: ready.sort((a, b) => rank(a) - rank(b)) }
+  return { pens, often, values, isCounting: false, noticed: standing, ready: ready.sort((a, b) => rank(a) - rank(b)) }
 }
 
 /** Those that the log can answer first, then those that need the fewest pens more, then the rest. */

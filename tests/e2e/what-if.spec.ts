@@ -53,4 +53,21 @@ test('a plan is branched on the spot: what differs is marked, what matters is sa
   await choose(/^Without P/)
   await page.getByRole('button', { name: 'Take this one' }).click()
   await expect.poll(async () => (await kept(request, made)).planVersion).toBe(planVersion + 2)
+  // Fewer coats, and another paper: each is what it says, in the plan too.
+  await expect(table.getByRole('columnheader')).toHaveCount(2)
+  const coats = (of: { steps: readonly { kind: string }[] }) => of.steps.filter(step => step.kind === 'coat').length
+  const before = coats(await kept(request, made))
+  await choose(new RegExp(`^\\d+ coats in place of ${before}$`))
+  const head = table.getByRole('columnheader').last()
+  await expect(head).toContainText('in place of')
+  const count = Number(/(\d+) coats in place/.exec((await head.textContent())!)![1])
+  expect(count).toBeLessThan(before)
+  await page.getByRole('button', { name: 'Take this one' }).click()
+  await expect.poll(async () => coats(await kept(request, made))).toBe(count)
+  await expect(head).not.toContainText('coats in place of')
+  await choose(/^P\d+ in place of P\d+$/)
+  await expect(head).toContainText('in place of P')
+  const paper = /^P(\d+) in place/.exec((await head.textContent())!.trim())![1]
+  await page.getByRole('button', { name: 'Take this one' }).click()
+  await expect.poll(async () => JSON.stringify((await kept(request, made)).steps)).toContain(`sand.P-${paper}`)
 })

@@ -3,14 +3,15 @@ import { capital } from '#core/format'
 import type { Question, StandsOut } from '#core/findings'
 
 /** What stands out in the log; that nothing does is an answer too. */
-defineProps<{ noticed: readonly StandsOut[] }>()
+defineProps<{ noticed: readonly StandsOut[], counting: boolean }>()
 const emit = defineEmits<{ ask: [question: Question] }>()
 </script>
 
 <template>
   <section class="sheet" aria-labelledby="noticed">
     <h2 id="noticed">What stands out</h2>
-    <p v-if="!noticed.length" class="quiet">
+    <p v-if="counting" class="quiet" role="status">The pens are being counted. Questions can be asked meanwhile.</p>
+    <p v-else-if="!noticed.length" class="quiet">
       Nothing does. Every kind of defect was looked at by every way of working, and none differs by more than chance would have it among so
       many looks.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { counted } from '#core/format'
 import { readyQuestions, type Question } from '#core/findings'
 import type { FindingAnswer } from '#contract'
@@ -19,6 +20,10 @@ const { failed: unanswered, again: answerAgain } = useInsist(async () => {
 })
 watch(() => loaded.value && asked.value, now => now && void answerAgain(), { immediate: true })
 watch(() => place.value?.pens, () => loaded.value && void answerAgain())
+/** While pens are counted for the first time it is asked now and then whether they are. */
+const COUNTED = 3000
+const { pause, resume } = useIntervalFn(() => void store.load().catch(() => undefined), COUNTED, { immediate: false })
+watch(() => place.value?.isCounting, counting => (counting ? resume() : pause()), { immediate: true })
 const top = useTemplateRef<HTMLElement>('top')
 async function put({ of, by }: Question) {
   await ask({ of, by, among: [] })
@@ -48,7 +53,7 @@ async function put({ of, by }: Question) {
       </div>
       <aside>
         <FindingsTrials />
-        <FindingsNoticed :noticed="place.noticed" @ask="put" />
+        <FindingsNoticed :noticed="place.noticed" :counting="place.isCounting" @ask="put" />
         <FindingsReady :ready="place.ready" :asked="asked" @ask="put" />
       </aside>
     </template>

@@ -82,6 +82,8 @@ const items = computed(() => {
   const alone = new Set(words.value.flatMap(([word, ...more]) => (word && !more.length ? [word] : [])))
   return now ? itemsFor(now, 'What if ...').filter(one => !alone.has(one.value)) : []
 })
+/** The same for each branch; worked out once, not with each thousand of runs. */
+const further = computed(() => columns.value.map((column, index) => (index ? itemsFor(column, 'and ...') : [])))
 /** All plans on one scale, each line on its own. */
 function scaleOf(name: SpreadName): { from: number, to: number } {
   const told = played.value.map(one => one[name])
@@ -152,7 +154,7 @@ const takesAll = ({ changes }: Column) => changes.every(canBeKept)
                 </button>
                 <button type="button" class="key" :aria-label="`Put away: ${column.label}`" @click="putAway(index)">Put away</button>
                 <USelect
-                  :model-value="NONE" :items="itemsFor(column, 'and ...')" size="lg" :aria-label="`And what if: ${column.label}`"
+                  :model-value="NONE" :items="further[index] ?? []" size="lg" :aria-label="`And what if: ${column.label}`"
                   @update:model-value="$event !== NONE && addTo(index, $event)"
                 />
               </span>
