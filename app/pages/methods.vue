@@ -1,3 +1,3 @@
 <template>
-  <NuxtPage />
+  <ShellLooking what="Methods are changed"><NuxtPage /></ShellLooking>
 </template>

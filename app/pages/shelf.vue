@@ -18,6 +18,9 @@ const parts = computed(() => all.filter(([, , doing]) => doing === undefined || 
 /** Pages that stand within a part without being named after it. */
 const WITHIN: Record<string, string> = { '/shelf/sheet': '/shelf/backup' }
 const path = computed(() => WITHIN[route.path] ?? route.path)
+/** What one works out or joins to one’s own device there changes nothing on the shelf. */
+const OPEN = ['/shelf/cutting', '/shelf/devices', '/shelf/stick']
+const isOpen = computed(() => OPEN.some(one => route.path.startsWith(one)))
 const here = (to: string) => (to === '/shelf' ? path.value === to : path.value.startsWith(to))
 </script>
 
@@ -26,12 +29,12 @@ const here = (to: string) => (to === '/shelf' ? path.value === to : path.value.s
     <nav aria-label="Parts of the shelf">
       <NuxtLink v-for="[to, name] in parts" :key="to" :to="to" :aria-current="here(to) ? 'page' : undefined">{{ name }}</NuxtLink>
     </nav>
-    <NuxtPage />
+    <ShellLooking what="The shelf is changed" :open="isOpen"><NuxtPage /></ShellLooking>
   </div>
 </template>
 
 <style scoped>
-.whole { display: grid; gap: 0.8rem; }
+.whole { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.8rem; }
 nav { display: flex; flex-wrap: wrap; gap: 0.2rem 0.6rem; }
 nav a { display: grid; place-items: center; min-height: 44px; padding: 0 0.7rem; color: var(--ink); border-bottom: 4px solid transparent; }
 nav a:hover { border-color: var(--line); }

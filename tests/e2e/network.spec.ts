@@ -186,6 +186,14 @@ test('a pupil has their own pens on the bench, sees those of others, and works o
   await expect(phone.getByRole('link', { name: 'Orders', exact: true })).toHaveCount(0)
   await phone.goto(`${stand.network!.secure}/shelf`)
   await expect(phone.getByRole('navigation', { name: 'Parts of the shelf' }).getByRole('link', { name: 'Prices' })).toHaveCount(0)
+  // What makers and owners change is looked at, and not offered to be changed.
+  await expect(phone.getByText('The shelf is changed here by makers and owners.')).toBeVisible()
+  await expect(phone.getByLabel(/^How worn P320 is/)).toBeDisabled()
+  await phone.goto(`${stand.network!.secure}/shelf/devices`)
+  await expect(phone.getByText('The shelf is changed here by makers and owners.')).toHaveCount(0)
+  await phone.goto(`${stand.network!.secure}/evenings`)
+  await expect(phone.locator('.chart')).toBeVisible()
+  await expect(phone.getByRole('button', { name: 'Hours', exact: true })).toHaveCount(0)
   // One of an owner: it is seen, and no key stands there.
   const others = (await (await request.get('/api/bench')).json()) as { pens: { pen: { id: string } }[] }
   await phone.goto(`${stand.network!.secure}/pens/${others.pens[0]!.pen.id}/work`)

@@ -121,7 +121,8 @@ function move(event: KeyboardEvent, by: number) {
 </template>
 
 <style scoped>
-.surface { min-width: 0; }
+/* As drawn it must not keep the page from becoming narrower. */
+.surface { min-width: 0; contain: inline-size; }
 svg { display: block; overflow: visible; }
 .wood { fill: var(--wood-ground); }
 .grid { stroke: var(--line); stroke-width: 1; }

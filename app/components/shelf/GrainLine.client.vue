@@ -83,5 +83,6 @@ const doubles = computed(() => {
 </template>
 
 <style scoped>
-.chart { height: 15rem; }
+/* As drawn it must not keep the page from becoming narrower. */
+.chart { height: 15rem; contain: inline-size; }
 </style>

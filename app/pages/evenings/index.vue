@@ -6,6 +6,7 @@ import { format } from 'date-fns'
 
 useHead({ title: 'Evenings · Oxlip' })
 const live = useLive()
+const me = useMe()
 const store = useEveningsKept()
 const workshops = useWorkshops()
 const stock = useStock()
@@ -128,7 +129,7 @@ function move(by: number) {
           {{ promiseWords(promised) }} {{ provenWords(plan.is, plan.of.problem.pens.length, plan.rests) }}
         </p>
       </div>
-      <button type="button" class="key" @click="saying = true">Hours</button>
+      <button v-if="me.may('shelf')" type="button" class="key" @click="saying = true">Hours</button>
       <button type="button" class="key" :disabled="!evenings.length" @click="asking = true">When may I promise?</button>
       <NuxtLink class="key" to="/evenings/sheet">Print</NuxtLink>
     </header>
@@ -137,14 +138,14 @@ function move(by: number) {
       <h2>Nothing to plan</h2>
       <p>Start a pen, and Oxlip lays its work into your evenings: what to do tonight, what the night does, and when it is ready.</p>
       <p class="ways">
-        <NuxtLink class="key next" to="/pens/new">Start a pen</NuxtLink>
+        <NuxtLink v-if="me.may('work')" class="key next" to="/pens/new">Start a pen</NuxtLink>
         <button v-if="workshops.demo" type="button" class="key" @click="enterWorkshop(workshops.demo.id)">Look at the demo</button>
       </p>
     </section>
     <section v-else-if="!evenings.length" class="empty sheet">
       <h2>No hours</h2>
       <p>Nobody is at the lathe in the coming months. Say when you are, and the work finds its place.</p>
-      <p class="ways"><button type="button" class="key next" @click="saying = true">Say your hours</button></p>
+      <p class="ways"><button v-if="me.may('shelf')" type="button" class="key next" @click="saying = true">Say your hours</button></p>
     </section>
     <template v-else>
       <div class="says figures">
@@ -171,7 +172,8 @@ function move(by: number) {
         :after="from + count < evenings.length" @move="move" @pick="pick" @hold="hold" @put="put" @ends="lengthen"
       />
       <EveningPicked
-        v-if="picked" :picked="picked" :own="ownOf(picked.pen)" :cost="cost" :evenings="evenings" :pins="store.kept?.pins ?? []"
+        v-if="picked && me.may('shelf')" :picked="picked" :own="ownOf(picked.pen)" :cost="cost"
+        :evenings="evenings" :pins="store.kept?.pins ?? []"
         :alike="alike.map(one => one.board.pen.mark)" @pick="pick" @hold="hold" @put="put" @together="together"
         @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
@@ -181,7 +183,7 @@ function move(by: number) {
       </p>
       <EveningBy />
       <EveningPast :past="store.kept?.past ?? []" />
-      <LazyEveningSum />
+      <LazyEveningSum v-if="me.may('money')" />
     </template>
     <EveningHours v-if="saying" :hours="store.kept?.hours ?? []" @close="saying = false" />
     <EveningPromise v-if="asking && evenings.length" :key="moment" :wanted="promiseOf(query)" @close="asking = false" />

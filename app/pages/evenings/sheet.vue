@@ -2,6 +2,7 @@
 import { format } from 'date-fns'
 
 /** The coming evenings on paper: what is done when, and what is promised. */
+const me = useMe()
 useHead({ title: 'Evenings, on paper · Oxlip' })
 const live = useLive()
 const store = useEveningsKept()
@@ -58,7 +59,7 @@ const print = () => window.print()
       <h2>Promised</h2>
       <p v-for="one in promised" :key="one.due"><b>{{ dayWords(one.due) }}</b>: {{ one.pens.join(', ') }}</p>
     </section>
-    <EveningCalendar class="no-print" />
+    <EveningCalendar v-if="me.may('all')" class="no-print" />
   </article>
 </template>
 
