@@ -5,6 +5,8 @@ import type { NuxtError } from '#app'
 const props = defineProps<{ error: NuxtError }>()
 // The page that would ask for the workshops is not there: nothing is waited for.
 useWorkshops().known = true
+const { dark } = useTheme()
+useHead({ htmlAttrs: { class: () => (dark.value ? 'dark' : '') } })
 const missing = computed(() => props.error.statusCode === 404)
 </script>
 

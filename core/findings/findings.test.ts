@@ -156,6 +156,13 @@ describe('what stands out', () => {
     }
     expect(named).toBeGreaterThanOrEqual(16)
   })
+  it('never points at who made them, however much they differ; whoever asks is told', () => {
+    const pens = logOf({ pens: 120, seed: 3, rate: () => 0.2 }).map((pen, index): ToldPen =>
+      ({ ...pen, traits: { ...pen.traits, who: index % 2 ? 'one' : 'another' }, defects: index % 2 ? ['chip'] : [] }))
+    expect(noticed(looksAt(pens)).filter(one => one.trait === 'who')).toEqual([])
+    const told = howOften(cellsOf(pens, pen => pen.defects.includes('chip'), 'who'), 'who')
+    expect(told.differences[0]).toMatchObject({ sureness: 'sure' })
+  })
   it('what is new comes first; what stood out before keeps its day, however its figures move', () => {
     const rate = ({ applicator, tool }: ToldPen['traits'], kind: DefectKind) =>
       (kind === 'white dots' && applicator === 'foam') || (kind === 'chip' && tool === 'gouge') ? 0.8 : 0.1

@@ -1,8 +1,7 @@
 import type { Knex } from 'knex'
 import { connect } from '../../server/db/connection'
-import { migrate, unmigrate } from '../../server/db/migrate'
 import { fillShelf } from '../../server/db/shelf'
-import { freshDatabase } from './fresh'
+import { freshDatabase, MIGRATED } from './fresh'
 
 /** A migrated database with a workshop. */
 export interface Database {
@@ -25,19 +24,15 @@ export function onDatabase(): (() => Knex) & Database {
     pools.push(opened)
     return opened
   }
-  beforeAll(async () => {
-    base = await freshDatabase()
-  })
-  afterAll(() => base.drop())
   beforeEach(async () => {
-    await migrate(base.knex)
+    base = await freshDatabase(MIGRATED)
     own = (await base.knex('workshops').first('id')).id
     await fillShelf(pool(own))
   })
   afterEach(async () => {
     await Promise.all(pools.map(one => one.destroy()))
     pools = []
-    await unmigrate(base.knex)
+    await base.drop()
   })
   const knex = () => pools[0]!
   return Object.assign(() => knex(), { knex, owner: () => base.knex, workshop: () => own, pool })
