@@ -52,14 +52,19 @@ export function changesFor(plan: Plan, methods: readonly Method[], done: Readonl
   ]
 }
 
-/** For each grit the abrasives nearest to it that are not in the ladder, and keep their place between the grits before and after it. */
+/**
+ * For each grit the abrasives nearest to it that are not in the ladder, and keep their place between the grits before and after it. A pad
+ * does not stand in the place of a paper, nor a paper in a pad's: on bare wood pads come after the papers [trade].
+ */
 function papersFor({ inputs, steps }: Plan, open: readonly Pick<GritStep, 'abrasive'>[]): Change[] {
   const ladder = steps.filter(isKind('sand')).filter(step => !step.mend).map(step => step.abrasive)
   const others = usableBare(inputs).filter(one => !ladder.some(each => each.id === one.id))
   return open.flatMap(({ abrasive }): Change[] => {
     const at = ladder.findIndex(one => one.id === abrasive.id)
     const [before, own, after] = [ladder[at - 1], grainOf(abrasive), ladder[at + 1]]
-    const fits = others.filter(one => (!before || grainOf(one) < grainOf(before)) && (!after || grainOf(one) > grainOf(after)))
+    const isPad = abrasive.scale === 'pad'
+    const fits = others.filter(one =>
+      (one.scale === 'pad') === isPad && (!before || grainOf(one) < grainOf(before)) && (!after || grainOf(one) > grainOf(after)))
     const nearest = (all: typeof fits) =>
       [...all].sort((a, b) => Math.abs(Math.log(grainOf(a) / own)) - Math.abs(Math.log(grainOf(b) / own))).slice(0, 1)
     return [...nearest(fits.filter(one => grainOf(one) >= own)), ...nearest(fits.filter(one => grainOf(one) < own))]

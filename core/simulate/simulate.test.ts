@@ -161,7 +161,9 @@ describe('a branch', () => {
       expect(next).toEqual(grits(plan).map(id => (id === change.abrasive ? change.other : id)))
       expect(next.map(grain)).toEqual(next.map(grain).sort((a, b) => b - a))
       // Nothing on the shelf that could stand there lies between the two.
-      const between = usableBare(plan.inputs).map(one => one.id).filter((id) => {
+      const [scale, other] = [change.abrasive, change.other].map(id => plan.inputs.shelf.abrasives.find(one => one.id === id)!.scale)
+      expect(other).toBe(scale)
+      const between = usableBare(plan.inputs).filter(one => one.scale === scale).map(one => one.id).filter((id) => {
         const [low, high] = [grain(change.abrasive), grain(change.other)].sort((a, b) => a - b) as [number, number]
         return grain(id) > low && grain(id) < high
       })

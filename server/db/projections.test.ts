@@ -179,7 +179,8 @@ it('what is learnt is asked once and kept, until a fact of its kind comes in', a
     knex.on('query', hear)
     const learnt = await readLearnt(knex, { keeps: true })
     knex.removeListener('query', hear)
-    return { learnt, facts: seen.filter(sql => sql.includes('"facts" inner join')).length }
+    // How long hands take is asked of every step; the others of their own kind of fact alone.
+    return { learnt, facts: seen.filter(sql => sql.includes('"facts" inner join') && !sql.includes('class_id')).length }
   }
   // Whoever writes something else keeps nothing of it, so that nobody waits for a lesson there.
   await readLearnt(knex)
