@@ -13,7 +13,7 @@ import { readLearnt } from './learnt'
 import { eventsOf, lastSeq } from './log'
 import { changePen, createPen, replanPen } from './pens'
 import { readPlan } from './plans'
-import { projectAll } from './projections'
+import { projectAll, projectEverywhere } from './projections'
 import { pagePens } from './rows'
 
 const database = onDatabase()
@@ -103,6 +103,23 @@ it('whatever two devices enter, in any order, repetition and batches, the rows a
   )
 })
 
+it('two servers that make the same rows anew at once, while work goes on, leave them true', async () => {
+  const pens = await Promise.all(Array.from({ length: 10 }, () => createPen(knex, wanted())))
+  for (const [index, pen] of pens.entries()) {
+    const steps = (await readPlan(knex, pen)).steps.slice(0, 3 + index)
+    await appendEvents(knex, steps.map((step, at) => done(pen, 100 * at ** 1.3, step.id)))
+  }
+  await knex('pen_rows').update({ projection: 0, body: '{}', stage: 'finished' })
+  const [one, another] = [database.pool(), database.pool()]
+  const next = (await readPlan(knex, pens[0]!)).steps[3]!
+  const [counted] = await Promise.all([
+    Promise.all([projectEverywhere(database.owner(), one), projectEverywhere(database.owner(), another)]),
+    appendEvents(knex, [done(pens[0]!, 5000, next.id)]),
+  ])
+  expect(counted.reduce((sum, made) => sum + made, 0)).toBeGreaterThanOrEqual(10)
+  expect(await knex('pen_rows').where('projection', 0)).toEqual([])
+  for (const pen of pens) await expectTrue(pen)
+})
 it('a plan that is changed, planned anew or mended, and a new name, are in the row at once', async () => {
   const pen = await createPen(knex, wanted({ due: '2026-12-05' }))
   await appendEvents(knex, [done(pen, 0, 'parts')])

@@ -1,5 +1,8 @@
+import { randomUUID } from 'node:crypto'
+import { abrasiveName } from '../../core/abrasives'
+import type { Shelf } from '../../core/shelf'
 import { expect, test } from '../stand'
-import { press } from '../support/bench'
+import { kept, press } from '../support/bench'
 
 test.use({ only: 'own-things' })
 
@@ -67,4 +70,52 @@ test('a caution of one’s own stands at every step of its kind, planned or at t
   await page.getByText(/Change your own caution/).click()
   await page.getByRole('button', { name: 'Take it away' }).click()
   await expect(shown).toHaveCount(0)
+})
+
+test('what is known of a wood of one’s own is said at one blank and stands at the next; sheets wear as grits take of them', async ({
+  page, request, pen,
+}) => {
+  const blank = async (name: string, wood: RegExp | string) => {
+    await page.goto('/shelf/blanks/new')
+    await page.getByLabel('Name on the shelf').fill(name)
+    await page.getByRole('combobox', { name: 'What it is' }).click()
+    await page.getByRole('option', { name: wood, exact: true }).click()
+  }
+  await blank('Hornbeam, the first', 'Another, by name')
+  await page.getByLabel('Its name').fill('Hornbeam')
+  await page.getByText('What you know of this wood or resin').click()
+  await page.getByLabel('Side hardness, N').fill('7200')
+  await page.getByLabel('What to mind with it').fill('Its dust makes me sneeze.')
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await expect(page.getByText('Hornbeam, the first: kept.', { exact: true })).toBeVisible()
+  await blank('Hornbeam, the second', 'Hornbeam')
+  await expect(page.getByLabel('What to mind with it')).toHaveValue('Its dust makes me sneeze.')
+  await expect(page.getByText('It holds for every blank of this name: 1 other on the shelf.')).toBeVisible()
+  await page.getByLabel('What to mind with it').fill('A mask, always.')
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click()
+  await expect(page.getByText('Hornbeam, the second: kept.', { exact: true })).toBeVisible()
+  await page.goto('/shelf/blanks')
+  await page.getByRole('link', { name: /Hornbeam, the first/ }).first().click()
+  await expect(page.getByLabel('What to mind with it')).toHaveValue('A mask, always.')
+
+  const made = await pen()
+  const { steps } = await kept(request, made)
+  const grit = steps.find(step => step.kind === 'sand') as Extract<(typeof steps)[number], { kind: 'sand' }>
+  await page.goto('/shelf')
+  const many = page.getByLabel(`How many of ${abrasiveName(grit.abrasive)}`, { exact: true })
+  await many.fill('4')
+  await many.blur()
+  const sheets = async () => ((await (await request.get('/api/shelf')).json()) as Shelf).abrasives.find(one => one.id === grit.abrasive.id)
+  await expect.poll(async () => (await sheets())?.count).toBe(4)
+  const upTo = steps.slice(0, steps.indexOf(grit) + 1)
+  const at = (index: number) => new Date(Date.now() + 1000 + 60_000 * index + 7000 * index ** 2).toISOString()
+  const events = upTo.map((step, index) => (
+    { id: randomUUID(), pen: made.id, kind: 'done', payload: { step: step.id }, barrels: ['only'], device: 'bench', at: at(index) }))
+  expect((await request.post('/api/events', { data: { events } })).status()).toBe(200)
+  await expect.poll(async () => (await sheets())?.worn ?? 0).toBeGreaterThan(0.05)
+  // The next pen is planned with the sheet as it is by now.
+  const next = await pen()
+  await page.goto(`/pens/${next.id}`)
+  await page.getByRole('button', { name: 'Sanding ladder' }).click()
+  await expect(page.getByText(/· \d+ % worn/).first()).toBeVisible()
 })
