@@ -21,7 +21,7 @@ const SHOWN = 3
 
 /** What became of an evening: of its pieces those that were done by its end, and those that took much longer or shorter than thought. */
 export function pastOf(
-  { day, first }: KeptEvening, boardOf: (pen: string) => Board | undefined, units: UnitWords,
+  { day, first }: KeptEvening, boardOf: (pen: string) => Pick<Board, 'pen' | 'state' | 'traced'> | undefined, units: UnitWords,
 ): PastEvening | undefined {
   const evening = first.evenings[0]
   if (!evening) return undefined
@@ -46,11 +46,16 @@ export function pastOf(
     .sort((a, b) => Math.abs(b.more) - Math.abs(a.more))
   return {
     day,
-    says: done.length === wanted.length
-      ? `All ${counted(wanted.length, 'piece')} of work that were laid into it were done.`
-      : `${done.length} of the ${counted(wanted.length, 'piece')} of work that were laid into it were done in time.`,
+    says: saysOf(done.length, wanted.length, wanted.length - pieces.length),
     longer: longer.slice(0, SHOWN).map(({ mark, title, took, thought }) => ({
       mark, title, says: `${formatSpan(took)}, thought of as ${formatSpan(thought)}. The next plan knows.`,
     })),
   }
+}
+
+function saysOf(done: number, wanted: number, unknown: number): string {
+  const laid = `${counted(wanted, 'piece')} of work`
+  if (done === wanted) return wanted === 1 ? `The ${laid} that was laid into it was done.` : `All ${laid} that were laid into it were done.`
+  const inTime = `${done} of the ${laid} that were laid into it ${done === 1 ? 'was' : 'were'} done in time.`
+  return unknown ? `${inTime} What became of ${unknown} is not known: plans were changed since.` : inTime
 }

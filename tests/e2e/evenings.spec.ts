@@ -3,7 +3,7 @@ import { addDays, format } from 'date-fns'
 import type { APIRequestContext, Page } from '@playwright/test'
 import type { EveningsKept, Pen, PenPage, WorkshopList } from '../../contract'
 import { expect, test } from '../stand'
-import { workTo } from '../support/bench'
+import { kept, workTo } from '../support/bench'
 
 // Only the pens that are made here.
 test.use({ only: 'evenings' })
@@ -244,4 +244,24 @@ test('a page that is opened anew goes on with the order that was shown last, on 
   const plan = { day: dayAt(0), madeAt: moment, evenings: [], waits: [], promised: [], blocks }
   expect((await request.put('/api/evenings/plan', { data: plan })).status()).toBe(200)
   await next(other)
+})
+
+test('an evening that is over counts the pens that were finished in it too', async ({ page, request, pen }) => {
+  await inOwn(request)
+  await hours(request, 1, 2)
+  await pen({ mark: 'E2' })
+  const made = await pen({ mark: 'E1', method: 'oil' })
+  const { steps } = await kept(request, made)
+  const begun = addDays(new Date(), -1).setHours(19, 0, 0, 0)
+  const at = (minute: number) => new Date(begun + minute * 60_000).toISOString()
+  const events = steps.map((step, index) => (
+    { id: randomUUID(), pen: made.id, kind: 'done', payload: { step: step.id }, barrels: ['only'], device: 'x', at: at(index) }))
+  expect((await request.post('/api/events', { data: { events } })).status()).toBe(200)
+  const blocks = steps.slice(0, 3).map(({ id }, index) => ({ pen: made.id, step: id, begins: at(index), ends: at(index + 1) }))
+  const data = {
+    day: dayAt(-1), madeAt: at(0), evenings: [{ from: at(0), to: at(150), groups: [] }], waits: [], promised: [], blocks,
+  }
+  expect((await request.put('/api/evenings/plan', { data })).status()).toBe(200)
+  await page.goto('/evenings')
+  await expect(page.getByText('All 3 pieces of work that were laid into it were done.')).toBeVisible()
 })

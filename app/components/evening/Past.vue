@@ -6,10 +6,18 @@ const props = defineProps<{ past: readonly KeptEvening[] }>()
 const bench = useBenchPens()
 const { units } = storeToRefs(useWorkshop())
 const { now } = useClock()
-const last = computed(() => {
-  const kept = props.past.find(({ day, first }) => first.evenings.some(one => one.from.slice(0, 10) <= day && new Date(one.to) < now.value))
-  return kept && pastOf(kept, id => bench.boardOf(id), units.value)
-})
+const kept = computed(() =>
+  props.past.find(({ day, first }) => first.evenings.some(one => one.from.slice(0, 10) <= day && new Date(one.to) < now.value)))
+/** Pens that were finished since are not on the bench any more: they are fetched, a few at a time. */
+const AT_ONCE = 4
+const isKnown = ref(false)
+watch(() => kept.value?.day, async () => {
+  isKnown.value = false
+  const missing = [...new Set(kept.value?.first.blocks.map(one => one.pen))].filter(id => !bench.boardOf(id))
+  while (missing.length) await Promise.allSettled(missing.splice(0, AT_ONCE).map(bench.fetchPen))
+  isKnown.value = true
+}, { immediate: true })
+const last = computed(() => (isKnown.value && kept.value ? pastOf(kept.value, id => bench.boardOf(id), units.value) : undefined))
 </script>
 
 <template>

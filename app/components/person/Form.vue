@@ -34,10 +34,13 @@ async function keep() {
       return api('POST /api/people', { body: { name, mark, colour, role, secret: form.secret || null } })
     }
     const role = form.role === NONE ? null : form.role
-    const { id, version } = person
+    const { id } = person
     const isSame = name === person.name && mark === person.mark && colour === person.colour && role === person.role
-    const people = isSame ? undefined : await api('PUT /api/people/:id', { params: { id }, body: { version, name, mark, colour, role } })
-    return form.secret ? secret(form.secret) : people ?? api('GET /api/people')
+    // The password first: whoever becomes an owner needs one that does for an owner.
+    const people = form.secret ? await secret(form.secret) : undefined
+    if (isSame) return people ?? api('GET /api/people')
+    const version = people?.find(one => one.id === id)?.version ?? person.version
+    return api('PUT /api/people/:id', { params: { id }, body: { version, name, mark, colour, role } })
   })
   if (done) emit('close')
 }
