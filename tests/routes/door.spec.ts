@@ -172,6 +172,14 @@ test('what a pen brought, who had it and what bottles cost is seen by makers and
     leave()
     const answers = [log, await told(`/api/pens/${pen.id}`), await told(`/api/pens/${pen.id}/record.json`), await told('/api/shelf')]
     expect(answers.slice(0, 3).every(one => one.includes('leave'))).toBe(true)
+    // Nor do pupils look up how often something went wrong for whom.
+    const byName = ['by=who', `by=tool&among=${encodeURIComponent(`who:${customer}`)}`]
+    for (const query of byName) {
+      for (const path of ['answer?of=chip', 'answer.csv?of=chip', 'pens?of=chip&is=x']) {
+        const found = await device.get(`/api/findings/${path}&${query}&workshop=${own.id}`)
+        expect([role, path, query, found.status()]).toEqual([role, path, query, sees ? 200 : 403])
+      }
+    }
     for (const [index, answer] of answers.entries())
       expect([role, index, /7654321|8765432/.test(answer), answer.includes(customer)]).toEqual([role, index, sees, sees && index < 3])
   }

@@ -1,6 +1,7 @@
 import { setResponseHeaders } from 'h3'
 import type { Person } from '../../../contract'
 import { findingTableQuerySchema } from '../../../schemas'
+import { refuseByName } from '../../access/by-name'
 import { answerFinding } from '../../db/findings'
 import type { TableRow } from '../../db/tables'
 import { findingRows } from '../../export/finding'
@@ -13,6 +14,7 @@ import { inWorkshop } from '../../http/workshop'
 /** An answer for a spreadsheet. */
 export default rawRoute('GET /api/findings/answer.csv', async (event) => {
   const { dialect = 'point', ...asked } = await queryOf(event, findingTableQuerySchema, { lists: ['among'] })
+  await refuseByName(event, asked)
   const told = findingRows(await inWorkshop(event, knex => answerFinding(knex, asked)))
   const rows = asked.by === 'who' ? named(told, await peopleHere(event)) : told
   setResponseHeaders(event, {

@@ -1,3 +1,4 @@
+import { unnamed } from '../../access/by-name'
 import { db } from '../../db/connection'
 import { findingsPlace, workOutPlace } from '../../db/findings'
 import { withinWorkshop } from '../../db/within'
@@ -11,5 +12,5 @@ export default route('GET /api/findings', async (event) => {
   const within = withinWorkshop(db(), workshop)
   const { place, isOld } = await within(findingsPlace)
   if (isOld) afterwards(`findings ${workshop}`, () => within(knex => workOutPlace(knex)))
-  return place
+  return unnamed(event, place)
 })
