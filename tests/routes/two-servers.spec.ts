@@ -20,7 +20,11 @@ const test = base.extend<{ pair: Pair }>({
     const folder = join(tmpdir(), `oxlip-second-${randomUUID()}`)
     const network = { folder: join(folder, 'network'), port: await freePair(), host: '127.0.0.1' }
     const server = await serve({ port: await freePort(), databaseUrl: stand.databaseUrl, demo: false, network })
-    await use({ stand, second: { ...server, secure: `https://localhost:${network.port}` } })
+    const secure = `https://localhost:${network.port}`
+    // The network is listened to a moment after the machine itself.
+    const isThere = async () => (await on(secure)).get('/api/door').then(answer => answer.status(), () => 0)
+    await expect.poll(isThere).toBe(200)
+    await use({ stand, second: { ...server, secure } })
     await server.stop()
     await stand.end()
   },
