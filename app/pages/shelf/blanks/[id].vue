@@ -281,6 +281,7 @@ form { display: grid; gap: 0.9rem; }
 .classes label { display: flex; align-items: center; gap: 0.5rem; min-height: 40px; cursor: pointer; }
 .classes input { width: 1.2rem; height: 1.2rem; accent-color: var(--leaf); }
 .known > summary { padding-block: 0.6rem; font-weight: 500; cursor: pointer; }
+.known > p { margin-bottom: 0.6rem; }
 .story { display: grid; gap: 1rem; }
 .end { display: flex; flex-wrap: wrap; gap: 0.75rem; }
 .drop { margin-left: auto; }
