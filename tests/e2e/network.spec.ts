@@ -95,20 +95,27 @@ test('the owner adds themselves and lets a tablet in by a picture; the tablet wo
   expect(await (await request.get(`/api/people/access?workshop=${workshop}`)).json()).toMatchObject({ devices: [] })
 })
 
+const phoneOf = async (trusts: Trusting): Promise<Page> =>
+  (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+/** Tries the door by name and password. */
+async function signIn(page: Page, name: string, password: string) {
+  await page.getByRole('button', { name: 'By name and password' }).click()
+  await page.getByLabel('Name', { exact: true }).fill(name)
+  await page.getByLabel('Password or PIN', { exact: true }).fill(password)
+  await page.getByRole('button', { name: 'Come in' }).click()
+}
+
 test('a stranger by the machine’s own name finds the door; by name and password they are in, and sign out of it again', async ({
   stand, trusts, request,
 }) => {
   test.setTimeout(120_000)
   const workshop = await opens(stand)
   const person = await somebody(request, workshop, 'maker', 'apple wood 9')
-  const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+  const phone = await phoneOf(trusts)
   await phone.goto(`${byName(stand)}/pens`)
   await expect(phone.getByRole('heading', { name: 'oxlip' })).toBeVisible()
   expect(await phone.content()).not.toContain(person.name)
-  await phone.getByRole('button', { name: 'By name and password' }).click()
-  await phone.getByLabel('Name', { exact: true }).fill(person.name)
-  await phone.getByLabel('Password or PIN', { exact: true }).fill('pear wood 9')
-  await phone.getByRole('button', { name: 'Come in' }).click()
+  await signIn(phone, person.name, 'pear wood 9')
   await expect(phone.getByText('Name and password do not go together.')).toBeVisible()
   await phone.getByLabel('Password or PIN', { exact: true }).fill('apple wood 9')
   await phone.getByRole('button', { name: 'Come in' }).click()
@@ -131,15 +138,9 @@ test('a new password is judged and can be seen while it is typed; a second step 
   test.setTimeout(120_000)
   const workshop = await opens(stand)
   const person = await somebody(request, workshop, 'maker', 'apple wood 9')
-  const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
-  const signIn = async (page: Page, password: string) => {
-    await page.goto(`${byName(stand)}/door`)
-    await page.getByRole('button', { name: 'By name and password' }).click()
-    await page.getByLabel('Name', { exact: true }).fill(person.name)
-    await page.getByLabel('Password or PIN', { exact: true }).fill(password)
-    await page.getByRole('button', { name: 'Come in' }).click()
-  }
-  await signIn(phone, 'apple wood 9')
+  const phone = await phoneOf(trusts)
+  await phone.goto(`${byName(stand)}/door`)
+  await signIn(phone, person.name, 'apple wood 9')
   await phone.getByRole('button', { name: /set air, units/ }).click()
   await phone.getByText('Your password and second step').click()
   await phone.getByLabel('The password you have').fill('apple wood 9')
@@ -161,8 +162,9 @@ test('a new password is judged and can be seen while it is typed; a second step 
   await phone.getByLabel('The six figures it shows now').fill(figures())
   await phone.getByRole('button', { name: 'From now on ask for them' }).click()
   await expect(phone.getByText('asked for', { exact: true })).toBeVisible()
-  const other = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
-  await signIn(other, 'damson and quince')
+  const other = await phoneOf(trusts)
+  await other.goto(`${byName(stand)}/door`)
+  await signIn(other, person.name, 'damson and quince')
   await expect(other.getByText('And the six figures that your other device shows.')).toBeVisible()
   await other.getByLabel('Figures of the second step').fill(figures(30_000))
   await other.getByRole('button', { name: 'Come in' }).click()
@@ -177,7 +179,7 @@ test('a pupil has their own pens on the bench, sees those of others, and works o
   const demo = workshops.find(one => one.kind === 'demo')!.id
   const person = await somebody(request, demo, 'pupil')
   const { code } = await codeFor(request, demo, person)
-  const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
+  const phone = await phoneOf(trusts)
   await phone.goto(`${stand.network!.secure}/door#${code}`)
   await phone.getByRole('button', { name: 'Come in' }).click()
   await expect(phone.getByRole('heading', { name: 'Nothing on the bench' })).toBeVisible()
