@@ -18,7 +18,10 @@ export function useFair(place: () => string | null) {
   const stock = useStock()
   const { leave, undo } = useLeaving()
   const list = usePenList(() => ({ at: 'here', sort: 'marks', limit: 200 }))
-  const load = () => Promise.all([list.load(), store.loadPlaces(), stock.load()])
+  const me = useMe()
+  /** Whoever only looks sees the pens and what is asked for them; where they were sold is money. */
+  const loadPlaces = async () => (me.may('money') ? store.loadPlaces() : undefined)
+  const load = () => Promise.all([list.load(), loadPlaces(), stock.load()])
 
   /** Pens that went by entries which are not sent yet: the last entry of a pen counts. */
   const unsent = computed(() => {
@@ -42,7 +45,7 @@ export function useFair(place: () => string | null) {
     justSold.value = justSold.value.filter(one => one.entry !== entry)
     await Promise.all([list.load(), told()]).catch(() => undefined)
   }
-  const told = () => store.loadPlaces().catch(() => undefined)
+  const told = () => loadPlaces().catch(() => undefined)
 
   /** What this place brought: what the server knows of, and what it has not heard yet. */
   const sum = computed(() => {

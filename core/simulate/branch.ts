@@ -39,7 +39,7 @@ export interface Branch {
 /** What can be otherwise in a plan; `methods` are those there are to choose from. Grits that are done cannot be left out any more. */
 export function changesFor(plan: Plan, methods: readonly Method[], done: ReadonlySet<string> = new Set()): Change[] {
   const open = plan.steps.filter(step => !done.has(step.id))
-  const grits = open.filter(isKind('sand')).filter(step => !step.mend)
+  const grits = bareGrits(open)
   const depth = leastFilm(plan.inputs).value
   return [
     ...(grits.length > 1 ? grits.map((step): Change => ({ kind: 'without', abrasive: step.abrasive.id })) : []),
@@ -52,12 +52,15 @@ export function changesFor(plan: Plan, methods: readonly Method[], done: Readonl
   ]
 }
 
+/** The grits of the bare ladder, without those that a mend put in. */
+const bareGrits = (steps: Plan['steps']) => steps.filter(isKind('sand')).filter(step => !step.mend)
+
 /**
  * For each grit the abrasives nearest to it that are not in the ladder, and keep their place between the grits before and after it. A pad
  * does not stand in the place of a paper, nor a paper in a pad's: on bare wood pads come after the papers [trade].
  */
 function papersFor({ inputs, steps }: Plan, open: readonly Pick<GritStep, 'abrasive'>[]): Change[] {
-  const ladder = steps.filter(isKind('sand')).filter(step => !step.mend).map(step => step.abrasive)
+  const ladder = bareGrits(steps).map(step => step.abrasive)
   const others = usableBare(inputs).filter(one => !ladder.some(each => each.id === one.id))
   return open.flatMap(({ abrasive }): Change[] => {
     const at = ladder.findIndex(one => one.id === abrasive.id)
@@ -112,7 +115,7 @@ export function branchOf(plan: Plan, change: Change, methods: readonly Method[],
       return revised({ wishes: { ...wishes, ...(ladder ? { ladder } : { refuse }) } })
     }
     case 'paper': {
-      const ladder = plan.steps.filter(isKind('sand')).filter(step => !step.mend).map(step => step.abrasive.id)
+      const ladder = bareGrits(plan.steps).map(step => step.abrasive.id)
       const refuse = wishes.refuse?.filter(id => id !== change.other)
       const other = ladder.map(id => (id === change.abrasive ? change.other : id))
       return revised({ wishes: { ...wishes, ladder: other, ...(refuse ? { refuse } : {}) } })

@@ -196,6 +196,12 @@ test('a pupil has their own pens on the bench, sees those of others, and works o
   await phone.goto(`${stand.network!.secure}/evenings`)
   await expect(phone.locator('.chart')).toBeVisible()
   await expect(phone.getByRole('button', { name: 'Hours', exact: true })).toHaveCount(0)
+  // The fair is for whoever looks: pens and what is asked for them, nothing to sell and no places.
+  await phone.goto(`${stand.network!.secure}/pens/fair`)
+  await phone.locator('.pens .head').first().click()
+  await expect(phone.getByRole('link', { name: 'Its record' })).toBeVisible()
+  await expect(phone.getByRole('button', { name: /^Sold|^Given away/ })).toHaveCount(0)
+  await expect(phone.getByRole('combobox', { name: 'Place' })).toHaveCount(0)
   // One of an owner: it is seen, and no key stands there.
   const others = (await (await request.get('/api/bench')).json()) as { pens: { pen: { id: string } }[] }
   await phone.goto(`${stand.network!.secure}/pens/${others.pens[0]!.pen.id}/work`)

@@ -5,6 +5,7 @@ import { placeKinds } from '#schemas'
 
 /** At the table: a pen looked up by its mark, its price, wood and story; sold in two taps. */
 useHead({ title: 'Fair · Oxlip' })
+const me = useMe()
 const store = useOrders()
 const stock = useStock()
 const methods = useMethods()
@@ -65,11 +66,11 @@ const finish = ({ pen }: ListedPen) => methods.method(pen.method)?.name ?? ''
   <div v-else class="fair figures">
     <header>
       <h1>Fair</h1>
-      <USelect v-model="chosen" :items="choices" size="xl" aria-label="Place" />
-      <NuxtLink class="key" to="/pens/orders">Orders</NuxtLink>
-      <a class="key" :href="addressHere('/api/papers/prices.pdf')" target="_blank" rel="noopener">Price list</a>
+      <USelect v-if="me.may('money')" v-model="chosen" :items="choices" size="xl" aria-label="Place" />
+      <NuxtLink v-if="me.may('all')" class="key" to="/pens/orders">Orders</NuxtLink>
+      <a v-if="me.may('money')" class="key" :href="addressHere('/api/papers/prices.pdf')" target="_blank" rel="noopener">Price list</a>
     </header>
-    <form v-if="chosen === NEW" class="sheet filled fields" aria-label="A new place" @submit.prevent="addPlace">
+    <form v-if="chosen === NEW && me.may('money')" class="sheet filled fields" aria-label="A new place" @submit.prevent="addPlace">
       <UFormField label="Name" required><UInput v-model="fresh.name" size="lg" maxlength="80" /></UFormField>
       <UFormField label="What it is"><USelect v-model="fresh.kind" size="lg" :items="kinds" /></UFormField>
       <UFormField label="Day"><UInput v-model="fresh.day" type="date" size="lg" /></UFormField>
@@ -106,12 +107,12 @@ const finish = ({ pen }: ListedPen) => methods.method(pen.method)?.name ?? ''
           />
           <p>{{ listed.summary.fitting.name }} in {{ listed.summary.material.name }}. Finish: {{ finish(listed) }}.</p>
           <p v-if="origin(listed)" class="origin">{{ origin(listed) }}</p>
-          <FieldMoney v-model="price" label="Price" size="xl" class="filled" />
+          <FieldMoney v-if="me.mayWorkOn(listed.pen.maker)" v-model="price" label="Price" size="xl" class="filled" />
           <p class="acts">
-            <button type="button" class="key next" @click="go(listed, 'sold')">
+            <button v-if="me.mayWorkOn(listed.pen.maker)" type="button" class="key next" @click="go(listed, 'sold')">
               {{ price === null ? 'Sold' : `Sold for ${workshop.inMoney(price)}` }}
             </button>
-            <button type="button" class="key" @click="go(listed, 'given')">Given away</button>
+            <button v-if="me.mayWorkOn(listed.pen.maker)" type="button" class="key" @click="go(listed, 'given')">Given away</button>
             <NuxtLink class="key" :to="`/pens/${listed.pen.id}/record`">Its record</NuxtLink>
           </p>
         </div>
