@@ -60,6 +60,8 @@ const RELEASED: Record<string, string> = {
   '0023-people': '1f137fbd82bc991d0b3b5a34dbaa16e18c1ceb940f79e2eaffafc78823e1fcd9',
   '0024-classes': 'da6554ee748a3f4940d5483bd37e2f44526207889472746811af044c43ef7f2f',
   '0025-links': '7493749fc1382ce785b66a3e06e75026d332c4144e8fc27e7f9ee16db0dc5b2a',
+  '0026-who': '8f98f00f5c6af55f828d0361236306bca97d71313b5a1dfba64214cb0af368a7',
+  '0027-second': 'd15cf8bd3154ec1ab98b0f4abc7e4fc773a99d6b54e35265653648c3d907aec7',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {
@@ -67,7 +69,7 @@ it.each(Object.entries(RELEASED))('the released migration %s is as it was', (nam
   expect(createHash('sha256').update(readFileSync(`server/db/migrations/${name}.ts`)).digest('hex')).toBe(sum)
 })
 it('only migrations that are on their way are not among the released ones', () => {
-  expect(migrationNames.filter(name => !(name in RELEASED))).toEqual(['0026-who', '0027-second'])
+  expect(migrationNames.filter(name => !(name in RELEASED))).toEqual([])
 })
 
 it('a database that the first form of 0003 made gets what that lacked, and its shelf is read', async () => {
