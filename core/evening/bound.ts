@@ -1,4 +1,4 @@
-import { nth } from '../sure'
+import { nth, real, whole } from '../sure'
 import { isOpen, type Course } from './course'
 import { doneBy, handsBetween, whenDone, whenFree } from './hours'
 import { SAME, type Costs } from './problem'
@@ -46,16 +46,16 @@ export function leastFrom(task: Task, course: Course): Costs {
     late: course.late + leastLate(task, done, left),
     lateness: Math.max(course.lateness, leastLateness(task, done, left)),
     finished: course.finished + leastFinished(task, done, left),
-    hands: course.hands + (task.leastChanges?.from(course.at, nth(course.setUp, 0)) ?? changes.sum),
+    hands: course.hands + (task.leastChanges?.from(course.at, whole(course.setUp, 0)) ?? changes.sum),
   }
 }
 
 function leftOn(task: Task, course: Course, pen: number, now: number, part: readonly number[]): Left {
   const chain = nth(task.pens, pen)
   const { after, due, weight } = chain
-  const first = nth(course.at, pen)
-  const stands = nth(course.setUp, 0)
-  const ended = goneOn(task, chain, { first, to: chain.count, ended: nth(course.ended, pen), now, setUp: stands })
+  const first = whole(course.at, pen)
+  const stands = whole(course.setUp, 0)
+  const ended = goneOn(task, chain, { first, to: chain.count, ended: real(course.ended, pen), now, setUp: stands })
   const own = nth(chain.rest, first)
   const next = nth(chain.firstSetUp, first)
   // With several pairs of hands what it needs may be set up on the other.
@@ -114,7 +114,7 @@ function partOf({ needs }: Chain, first: number, part: readonly number[]): numbe
 function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: number, part: number[] } {
   const wanted = changes.map(() => 0)
   for (let pen = 0; pen < pens.length; pen++) {
-    const first = nth(course.at, pen)
+    const first = whole(course.at, pen)
     for (const { setUp, last } of nth(pens, pen).needs) if (last >= first) wanted[setUp] = nth(wanted, setUp) + 1
   }
   let sum = 0

@@ -1,8 +1,8 @@
-import { nth } from '../sure'
-import { beginning, take, type Course } from './course'
+import { nth, real, whole } from '../sure'
+import { beginning, isOpen, readyAt, take, type Course } from './course'
 import type { Block, EveningPen, EveningProblem } from './problem'
 import { chanceOf } from './search'
-import { taskOf, type Chain, type Task } from './task'
+import { taskOf, withPens, type Chain, type Task } from './task'
 
 /** How often evenings were played, and how they went for each pen. */
 export interface Chances {
@@ -50,7 +50,7 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
     const course = run(played, order)
     const broken = new Set<number>()
     problem.pens.forEach((pen, at) => {
-      const ends = nth(course.ended, at) + nth(played.pens, at).after
+      const ends = real(course.ended, at) + nth(played.pens, at).after
       finished.get(pen.id)?.push(ends)
       if (pen.due === undefined) return
       if (ends <= pen.due) kept.set(pen.id, (kept.get(pen.id) ?? 0) + 1)
@@ -82,12 +82,10 @@ function run(task: Task, order: readonly number[]): Course {
     const now = Math.min(...course.now)
     let [chosen, first, soon, soonest] = [-1, Infinity, -1, Infinity]
     for (let pen = 0; pen < task.pens.length; pen++) {
-      const chain = nth(task.pens, pen)
-      const at = nth(course.at, pen)
-      if (at >= chain.count) continue
-      const ready = Math.max(nth(course.ended, pen) + nth(chain.wait, at), nth(chain.from, at))
+      if (!isOpen(task, course, pen)) continue
+      const ready = readyAt(task, course, pen)
       if (ready < soonest) [soon, soonest] = [pen, ready]
-      const place = nth(nth(places, pen), at)
+      const place = nth(nth(places, pen), whole(course.at, pen))
       if (place < first && ready <= now + STANDS_BY) [chosen, first] = [pen, place]
     }
     take(task, course, chosen < 0 ? soon : chosen)
@@ -106,20 +104,17 @@ function placesOf(task: Task, order: readonly number[]): number[][] {
 function playedTask(
   task: Task, pens: readonly EveningPen[], stretch: number, normal: () => number, chance: () => number,
 ): Task {
-  return {
-    ...task,
-    pens: task.pens.map((chain, index): Chain => {
-      const { work } = nth(pens, index)
-      return {
-        ...chain,
-        hands: work.map(({ hands, spread = 0, mend }) =>
-          hands * Math.exp(spread * normal()) + (mend && chance() < mend.chance ? mend.hands : 0)),
-        wait: chain.wait.map(wait => wait * stretch),
-        latest: chain.latest.map(latest => latest * stretch),
-        after: chain.after * stretch,
-      }
-    }),
-  }
+  return withPens(task, task.pens.map((chain, index): Chain => {
+    const { work } = nth(pens, index)
+    return {
+      ...chain,
+      hands: work.map(({ hands, spread = 0, mend }) =>
+        hands * Math.exp(spread * normal()) + (mend && chance() < mend.chance ? mend.hands : 0)),
+      wait: chain.wait.map(wait => wait * stretch),
+      latest: chain.latest.map(latest => latest * stretch),
+      after: chain.after * stretch,
+    }
+  }))
 }
 
 /** How much later one piece may begin. */
@@ -149,7 +144,7 @@ export function tightest(problem: EveningProblem, blocks: readonly Block[], pen:
   const endsWith = (at: number, from: number): number => {
     const pens = task.pens.map((chain, one) =>
       (one === own ? { ...chain, from: chain.from.map((before, piece) => (piece === at ? Math.max(before, from) : before)) } : chain))
-    return nth(run({ ...task, pens }, order).ended, own) + nth(pens, own).after
+    return real(run(withPens(task, pens), order).ended, own) + nth(pens, own).after
   }
   let least: Slack | undefined
   blocks.filter(block => block.pen === pen).forEach(({ step, begins }, at) => {

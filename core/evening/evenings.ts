@@ -2,8 +2,9 @@ import { must } from '../sure'
 import { blocksOf } from './course'
 import { searching, type Way } from './exact'
 import { compareCosts, usuallyWanted, SAME, type Block, type Costs, type EveningProblem, type Goal } from './problem'
-import { bestRanking, firstRankings } from './ranks'
-import { bettered, chanceOf, costsOfOrder } from './search'
+import { costsOfOrder } from './kept'
+import { bestRanking, firstRankings, stretchesOf } from './ranks'
+import { bettered, chanceOf } from './search'
 import { leastOf } from './strong-bound'
 import { taskOf, type Task } from './task'
 
@@ -73,7 +74,6 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   const { wanted = usuallyWanted, most = MOST, courses = COURSES, seed = 1, every = 500, shown } = options
   const { enough = ENOUGH, within = 0 } = options
   const task = taskOf(problem)
-  const chance = chanceOf(seed)
   const least = leastOf(task)
   const before = shown && wayOf(task, shown)
   const answer = (way: Way, isBest: boolean): Evenings => {
@@ -89,7 +89,8 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   const meetsBound = ({ costs }: Way) => compareCosts(costs, least, wanted) <= 0
   // What was shown answers at once; rankings come next.
   if (before) yield answer(before, false)
-  const first = must(bestRanking(task, firstRankings(task), wanted), 'there are rankings to begin with')
+  const stretches = stretchesOf(task)
+  const first = must(bestRanking(task, stretches, firstRankings(task, stretches), wanted), 'there are rankings to begin with')
   let best = before && compareCosts(before.costs, first.way.costs, wanted) <= 0 ? before : first.way
   yield answer(best, false)
   if (meetsBound(best)) return
@@ -101,7 +102,8 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
     return costs && compareCosts(costs, best.costs, wanted) < 0 ? { order: found.order, costs } : best
   }
   let looked = 0
-  const bettering = bettered(task, { ...first, way: best }, wanted, every, chance)
+  const chance = chanceOf(seed)
+  const bettering = bettered({ task, stretches, wanted, chance }, { ...first, way: best }, every)
   for (let better = bettering.next(best); better.value; better = bettering.next(best)) {
     best = better.value
     // The proof goes on beside the search, each helped by what the other found.

@@ -1,4 +1,4 @@
-import { nth } from '../sure'
+import { nth, real, whole } from '../sure'
 import { leastFrom } from './bound'
 import { beginning, copyOf, costsOf, openPens, take, type Course } from './course'
 import { compareCosts, SAME, type Costs, type Goal } from './problem'
@@ -107,13 +107,13 @@ const nowOf = ({ now }: Course): number => nth(now, 0)
 function isNoWorse(task: Task, one: Course, other: Course): boolean {
   if (one.missed > other.missed || one.pinned > other.pinned || one.late > other.late) return false
   if (one.lateness > other.lateness || one.finished > other.finished || one.hands > other.hands + SAME) return false
-  for (let crew = 0; crew < one.now.length; crew++) if (nth(one.now, crew) > nth(other.now, crew)) return false
+  for (let crew = 0; crew < one.now.length; crew++) if (real(one.now, crew) > real(other.now, crew)) return false
   const free = Math.min(...one.now)
   for (let pen = 0; pen < task.pens.length; pen++) {
-    const at = nth(one.at, pen)
+    const at = whole(one.at, pen)
     const { count, latest, wait } = nth(task.pens, pen)
     if (at >= count) continue
-    const [a, b] = [nth(one.ended, pen), nth(other.ended, pen)]
+    const [a, b] = [real(one.ended, pen), real(other.ended, pen)]
     if (a === b) continue
     // A latest time counts from where the piece before it ended: sooner is not better then.
     if (nth(latest, at) < Infinity || (a > b && a + nth(wait, at) > free)) return false

@@ -1,7 +1,7 @@
 import { nth } from '../sure'
 import { wayOf } from './evenings'
 import { compareCosts, SAME, usuallyWanted, type Block, type Costs, type EveningProblem, type Goal } from './problem'
-import { costsOfOrder } from './search'
+import { costsOfOrder } from './kept'
 import { taskOf, type Task } from './task'
 
 /** Why a piece is taken up first. */

@@ -1,4 +1,4 @@
-import { nth } from '../sure'
+import { nth, real } from '../sure'
 import type { Hours } from './problem'
 
 /** A clock of hands: hours by hours, and after the last ones time without end, where lies what is not done in them. */
@@ -7,6 +7,10 @@ export interface Clock {
   hours: readonly Hours[]
   /** Where the hours end. */
   end: number
+  /** From when each of them are, s. */
+  from: Float64Array
+  /** Until when, s; Infinity for what comes after them. */
+  to: Float64Array
 }
 
 /**
@@ -20,27 +24,34 @@ export function clockOf(given: readonly Hours[], last = 0): Clock {
     if (before && before.to > from) throw new RangeError('Hours should come one after the other.')
   })
   const end = Math.max(last, given.at(-1)?.to ?? 0)
-  return { end, hours: [...given, { from: end, to: Infinity }] }
+  const hours = [...given, { from: end, to: Infinity }]
+  return { end, hours, from: Float64Array.from(hours, one => one.from), to: Float64Array.from(hours, one => one.to) }
 }
 
 /** The first hours that are not over at a moment. */
-export function hoursAt({ hours }: Clock, moment: number): number {
-  let [low, high] = [0, hours.length - 1]
+export function hoursAt({ to }: Clock, moment: number): number {
+  let [low, high] = [0, to.length - 1]
   while (low < high) {
     const middle = (low + high) >> 1
-    if (nth(hours, middle).to > moment) high = middle
+    if (real(to, middle) > moment) high = middle
     else low = middle + 1
   }
   return low
 }
 
-/** From when on hands are there for so long at a stretch, no sooner than `from`, s. */
-export function whenFree(clock: Clock, from: number, length: number): number {
-  const { hours } = clock
-  for (let at = hoursAt(clock, from); at < hours.length; at++) {
-    const one = nth(hours, at)
-    const begins = from > one.from ? from : one.from
-    if (begins + length <= one.to) return begins
+/** The same, where they are known to be no earlier ones than `first`. */
+export function hoursFrom({ to }: Clock, moment: number, first: number): number {
+  let at = first
+  while (at < to.length - 1 && real(to, at) <= moment) at++
+  return at
+}
+
+/** From when on hands are there for so long at a stretch, no sooner than `from`, s; no earlier hours than `first` are looked at. */
+export function whenFree(clock: Clock, from: number, length: number, first?: number): number {
+  for (let at = first === undefined ? hoursAt(clock, from) : hoursFrom(clock, from, first); at < clock.to.length; at++) {
+    const opens = real(clock.from, at)
+    const begins = from > opens ? from : opens
+    if (begins + length <= real(clock.to, at)) return begins
   }
   return Infinity
 }

@@ -30,9 +30,9 @@ export class LeastChanges {
    * The least from where each pen is at (its next piece) with a set-up that stands, s; undefined where too many stands would have to be
    * looked at.
    */
-  from(at: readonly number[], setUp: number): number | undefined {
+  from(at: ArrayLike<number>, setUp: number): number | undefined {
     if (!this.isSmall) return undefined
-    const runs = at.map((piece, pen) => nth(nth(this.runAt, pen), piece))
+    const runs = Array.from(at, (piece, pen) => nth(nth(this.runAt, pen), piece))
     return this.least(this.absorbed(runs, setUp))
   }
 

@@ -1,4 +1,4 @@
-import { nth } from '../sure'
+import { nth, real, whole } from '../sure'
 import { goneOn } from './bound'
 import { isOpen, type Course } from './course'
 import { hoursAt, type Clock } from './hours'
@@ -37,7 +37,7 @@ interface Alone {
 export function leastStanding(task: Task, course: Course, finished: number): number {
   const [clock] = task.crews
   if (!clock || task.crews.length > 1) return 0
-  const now = nth(course.now, 0)
+  const now = real(course.now, 0)
   const tonight = hoursAt(clock, now)
   const evenings = clock.hours.slice(tonight, -1).slice(0, EVENINGS).map((): Evening => ({ work: 0, span: 0 }))
   if (!evenings.length) return 0
@@ -50,9 +50,9 @@ export function leastStanding(task: Task, course: Course, finished: number): num
 
 function aloneOf(task: Task, course: Course, pen: number): Alone {
   const chain = nth(task.pens, pen)
-  const [first, ended] = [nth(course.at, pen), nth(course.ended, pen)]
+  const [first, ended] = [whole(course.at, pen), real(course.ended, pen)]
   const ends: number[] = []
-  const last = goneOn(task, chain, { first, to: chain.count, ended, now: nth(course.now, 0), setUp: nth(course.setUp, 0) }, ends)
+  const last = goneOn(task, chain, { first, to: chain.count, ended, now: real(course.now, 0), setUp: whole(course.setUp, 0) }, ends)
   return { chain, first, ended, ends, costs: costOf(task, chain, last + chain.after) }
 }
 

@@ -1,76 +1,158 @@
-import { nth } from '../sure'
+import { num } from '../sure'
 import { leastAssignment } from './assignment'
 import { beginning } from './course'
 import { goneOn, leastFrom } from './bound'
-import { whenDone } from './hours'
+import { doneBy, whenDone } from './hours'
 import type { Costs } from './problem'
+import { shortestFirst } from './shortest-first'
 import { costOf, type Chain, type Task } from './task'
 
-/** A wait that outlasts an evening, s. */
-const LONG = 2 * 3600
+/** A middle part of a pen’s work: its pieces from `first` on, before `end`; a pen that has no such part has none of its pieces in it. */
+interface Middle {
+  chain: Chain
+  first: number
+  end: number
+  /** Whether it has none. */
+  isNone: boolean
+}
 
-/** Where a pen’s work is parted in two: before a wait that matters, or at its end. */
-type Parting = (chain: Chain) => number
+/** A wait that parts the work of a pen, s: of an evening’s rest, of an hour, of half an hour, of a few minutes. */
+const PARTS = [3600, 1800, 600]
 
-const longest = (chain: Chain): number => {
-  let found = chain.count
-  for (let at = 1; at < chain.count; at++)
-    if (nth(chain.wait, at) > LONG && (found === chain.count || nth(chain.wait, at) >= nth(chain.wait, found))) found = at
-  return found
-}
-const lastLong = (chain: Chain): number => {
-  const at = chain.wait.findLastIndex((wait, index) => index > 0 && wait > LONG)
-  return at < 0 ? chain.count : at
-}
-const firstLong = (chain: Chain): number => {
-  const at = chain.wait.findIndex((wait, index) => index > 0 && wait > LONG)
-  return at < 0 ? chain.count : at
-}
-const PARTINGS: readonly Parting[] = [longest, lastLong, firstLong, chain => chain.count]
+/** The pieces before which a pen waits so long. */
+const waitsOf = (chain: Chain, long: number): number[] => chain.wait.flatMap((wait, at) => (at > 0 && wait >= long ? [at] : []))
+
+/** Where the middle of a pen’s work lies, by the pieces before which it waits. */
+type Rule = (count: number, waits: readonly number[]) => { first: number, end: number }
+const RULES: readonly Rule[] = [
+  // From the first wait to the next one.
+  (count, [one, two]) => ({ first: one ?? count, end: two ?? count }),
+  // From the beginning to the second wait, and to the last one.
+  (count, [, two]) => ({ first: 0, end: two ?? count }),
+  (count, waits) => ({ first: 0, end: waits.at(-1) ?? count }),
+]
 
 /**
- * The least that any order can come to, from the beginning. Beside what `leastFrom` says: each pen’s work is parted before a wait that
- * outlasts an evening. The k-th pen to come to its parting is not there before the hours hold the k least of these first parts, with their
- * part of the changes; from there it is finished no sooner than alone. Which pen is the k-th is not known: the least assignment of pens to
- * places bounds them all. Every way of parting gives a bound; the largest counts.
+ * The least that any order can come to, from the beginning. Beside what `leastFrom` says: of each pen’s work a middle part is looked at.
+ * The k-th of these to be done is done no sooner than when the shortest first are taken up as they become ready, in the hours there are,
+ * and no sooner than the hours hold the k least of them with the changes that any k of them need. From there each pen is finished no
+ * sooner than alone. Which pen is the k-th is not known: the least assignment of pens to places bounds them all. Every way of parting
+ * gives a bound; the largest counts.
  */
 export function leastOf(task: Task): Costs {
   const least = leastFrom(task, beginning(task))
-  const there = task.pens.flatMap((pen, index) => (pen.count ? [index] : []))
-  let finished = least.finished
+  const there = task.pens.filter(pen => pen.count)
   const done = task.pens.reduce((sum, pen) => sum + (pen.count ? 0 : costOf(task, pen, pen.after)), 0)
-  for (const parting of PARTINGS) finished = Math.max(finished, done + leastParted(task, there, parting))
+  let { finished } = least
+  const seen = new Set<string>()
+  for (const long of PARTS) {
+    for (const rule of RULES) {
+      const parts = there.map((chain): Middle => {
+        const { first, end } = rule(chain.count, waitsOf(chain, long))
+        return { chain, first, end, isNone: first >= chain.count }
+      })
+      const key = parts.map(({ first, end }) => `${first} ${end}`).join()
+      if (seen.has(key)) continue
+      seen.add(key)
+      finished = Math.max(finished, done + leastParted(task, parts))
+    }
+  }
   return { ...least, finished }
 }
 
-function leastParted(task: Task, there: readonly number[], parting: Parting): number {
-  const parts = there.map(pen => parting(nth(task.pens, pen)))
-  const share = sharesOf(task, there, parts)
-  const heads = there.map((pen, index) => headOf(nth(task.pens, pen), nth(parts, index), share)).sort((a, b) => a - b)
-  const moments: number[] = []
-  let work = 0
-  for (const head of heads) moments.push(whenDone(task.capacity, work += head))
-  const table = there.map((pen, index) => {
-    const chain = nth(task.pens, pen)
-    const to = nth(parts, index)
-    const alone = goneOn(task, chain, { first: 0, to, ended: 0, now: 0, setUp: task.setUp })
+function leastParted(task: Task, parts: readonly Middle[]): number {
+  const moments = momentsOf(task, parts)
+  return leastAssignment(parts.map(({ chain, end }) => {
+    const alone = goneOn(task, chain, { first: 0, to: end, ended: 0, now: 0, setUp: task.setUp })
     return moments.map((moment) => {
-      return costOf(task, chain, goneOn(task, chain, { first: to, to: chain.count, ended: Math.max(alone, moment), now: 0 }) + chain.after)
+      const ended = Math.max(alone, moment)
+      return costOf(task, chain, goneOn(task, chain, { first: end, to: chain.count, ended, now: 0 }) + chain.after)
+    })
+  }))
+}
+
+/** When the first, the second, the third of these parts is done at the soonest, s. */
+function momentsOf(task: Task, parts: readonly Middle[]): number[] {
+  const { capacity } = task
+  const ready = parts.map(part => readyAlone(task, part))
+  const hands = parts.map(({ chain, first, end }) => chain.hands.slice(first, end).reduce((sum, one) => sum + one, 0))
+  const alone = shortestFirst(parts.map(({ isNone }, at) =>
+    ({ ready: isNone ? 0 : doneBy(capacity, num(ready, at)), work: num(hands, at) })))
+  const changes = changesIn(task, parts)
+  // One set-up of each pair of hands may stand already when the first of them is ready.
+  const standing = task.crews.length * Math.max(0, ...changes.costs.values())
+  const begins = Math.max(0, doneBy(capacity, Math.min(...ready)) - standing)
+  const none = parts.filter(part => part.isNone).length
+  return alone.map((work, at) => {
+    const together = at < none ? 0 : begins + leastTogether(hands, changes, at + 1)
+    const done = Math.max(work, together)
+    return done > 0 ? whenDone(capacity, done) : 0
+  })
+}
+
+/** When a pen’s middle part is ready for hands if nothing else is done, s; Infinity where it has none. */
+function readyAlone(task: Task, { chain, first, isNone }: Middle): number {
+  if (isNone) return Infinity
+  const ended = first ? goneOn(task, chain, { first: 0, to: first, ended: 0, now: 0, setUp: task.setUp }) : 0
+  return Math.max(ended + num(chain.wait, first), num(chain.from, first))
+}
+
+/** Changes that some parts need. */
+interface Changes {
+  /** Of each part which: a set-up, and how often it was needed in this part by then. */
+  of: readonly (readonly string[])[]
+  /** What each takes, s. */
+  costs: ReadonlyMap<string, number>
+  /** How many parts need each. */
+  needed: ReadonlyMap<string, number>
+}
+
+/**
+ * The changes of some parts. Of one pen each run of the same set-up needs a change of its own, which those of other pens may share. What
+ * any pen needs before its part may have been set up for that, and does not count; with several pairs of hands each set-up counts once,
+ * since it may stay on the other.
+ */
+function changesIn({ changes, crews, setUp: there }: Task, parts: readonly Middle[]): Changes {
+  const before = new Set(parts.flatMap(({ chain, first }) => chain.setUp.slice(0, first)))
+  const costs = new Map<string, number>()
+  const needed = new Map<string, number>()
+  const of = parts.map(({ chain, first, end }) => {
+    const runs = new Map<number, number>()
+    let last = 0
+    for (const one of chain.setUp.slice(first, end)) {
+      if (!one || one === last) continue
+      last = one
+      const run = crews.length > 1 ? 0 : (runs.get(one) ?? 0)
+      runs.set(one, run + 1)
+    }
+    return [...runs].flatMap(([one, count]) => {
+      if (before.has(one)) return []
+      return Array.from({ length: crews.length > 1 ? 1 : count }, (_, run) => {
+        const key = `${one} ${run}`
+        costs.set(key, one === there && run === 0 ? 0 : num(changes, one))
+        needed.set(key, (needed.get(key) ?? 0) + 1)
+        return key
+      })
     })
   })
-  return leastAssignment(table)
+  return { of, costs, needed }
 }
 
-/** What a change to each set-up lays on every pen that needs it in its first part. */
-function sharesOf({ pens, changes, setUp }: Task, there: readonly number[], parts: readonly number[]): number[] {
-  const needs = changes.map(() => 0)
-  there.forEach((pen, index) => {
-    for (const one of new Set(nth(pens, pen).setUp.slice(0, nth(parts, index)))) needs[one] = nth(needs, one) + 1
-  })
-  return changes.map((change, one) => (one === setUp || !nth(needs, one) ? 0 : change / nth(needs, one)))
+/**
+ * The least that any so many of the parts take together, s: their hands; whole what so many cannot do without, since too few parts do; of
+ * any other change an equal share of each that needs it, so that those who share it bear no more than it costs. And no less than the
+ * hands with all the changes of one of them.
+ */
+function leastTogether(hands: readonly number[], { of, costs, needed }: Changes, count: number): number {
+  const costOfChange = (key: string) => costs.get(key) ?? 0
+  const needs = (key: string) => needed.get(key) ?? 1
+  const isForced = (key: string) => needs(key) > hands.length - count
+  const forced = [...costs.keys()].reduce((sum, key) => sum + (isForced(key) ? costOfChange(key) : 0), 0)
+  const shared = of.map((keys, at) =>
+    keys.reduce((sum, key) => sum + (isForced(key) ? 0 : costOfChange(key) / needs(key)), num(hands, at)))
+  const own = of.map(keys => keys.reduce((sum, key) => sum + costOfChange(key), 0))
+  return Math.max(forced + leastOfAll(shared, count), leastOfAll(hands, count) + (own.sort(up)[count - 1] ?? 0))
 }
 
-function headOf({ hands, setUp }: Chain, part: number, share: readonly number[]): number {
-  const changes = [...new Set(setUp.slice(0, part))].reduce((sum, one) => sum + nth(share, one), 0)
-  return hands.slice(0, part).reduce((sum, one) => sum + one, 0) + changes
-}
+const up = (a: number, b: number): number => a - b
+const leastOfAll = (all: readonly number[], count: number): number => [...all].sort(up).slice(0, count).reduce((sum, one) => sum + one, 0)

@@ -1,4 +1,5 @@
-import { must, nth } from '../sure'
+import { must, nth, whole } from '../sure'
+import { columnsOf, type Columns } from './columns'
 import { LeastChanges } from './least-changes'
 import { capacityOf, clockOf, type Capacity, type Clock } from './hours'
 import { SAME, type EveningProblem, type PieceId, type SetUp } from './problem'
@@ -49,6 +50,8 @@ export interface At {
 export interface Task {
   /** The pens. */
   pens: readonly Chain[]
+  /** Their pieces as columns. */
+  columns: Columns
   /** The clock of each pair of hands. */
   crews: readonly Clock[]
   /** What they hold together. */
@@ -119,10 +122,13 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, f
   })
   return {
     leastChanges: crews.length === 1 ? new LeastChanges(chains, costs) : null,
-    pens: chains, crews, grain, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
+    pens: chains, columns: columnsOf(chains), crews, grain, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
     first: first.flatMap(atOf), groups, groupOf, steps: pens.map(({ work }) => work.map(one => one.step)),
   }
 }
+
+/** The same with its pens otherwise: as many, each with as many pieces. */
+export const withPens = (task: Task, pens: readonly Chain[]): Task => ({ ...task, pens, columns: columnsOf(pens) })
 
 /** What a pen’s own changes take from each piece on, and the first set-up it needs from there. */
 function alone(setUps: readonly number[], changes: readonly number[]): Pick<Chain, 'ownChanges' | 'firstSetUp'> {
@@ -145,17 +151,17 @@ export function costOf(task: Pick<Task, 'grain'>, { due, weight }: Pick<Chain, '
 }
 
 /** The pens that may be taken up next by what the turner wants first or in one go; null: all of them. */
-export function onlyThese({ first, groups, groupOf, pens }: Task, at: readonly number[]): number[] | null {
+export function onlyThese({ first, groups, groupOf, pens }: Task, at: Int32Array): number[] | null {
   if (!first.length && !groups.length) return null
-  const ahead = first.find(one => nth(at, one.pen) <= one.at)
+  const ahead = first.find(one => whole(at, one.pen) <= one.at)
   if (ahead) return [ahead.pen]
-  const isDone = (one: At) => nth(at, one.pen) > one.at
+  const isDone = (one: At) => whole(at, one.pen) > one.at
   const begun = groups.find(group => group.some(isDone) && !group.every(isDone))
   if (begun) return begun.filter(one => !isDone(one)).map(one => one.pen)
-  const all = pens.flatMap((pen, index) => (nth(at, index) < pen.count ? [index] : []))
+  const all = pens.flatMap((pen, index) => (whole(at, index) < pen.count ? [index] : []))
   const free = all.filter((pen) => {
-    const group = nth(groupOf, pen)[nth(at, pen)] ?? -1
-    return group < 0 || must(groups[group], 'a group has its number').every(one => nth(at, one.pen) === one.at)
+    const group = nth(groupOf, pen)[whole(at, pen)] ?? -1
+    return group < 0 || must(groups[group], 'a group has its number').every(one => whole(at, one.pen) === one.at)
   })
   // Wishes that bar one another bar nothing.
   return free.length ? free : all

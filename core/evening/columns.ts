@@ -1,0 +1,33 @@
+import { whole } from '../sure'
+import type { Chain } from './task'
+
+/** The pieces of all pens side by side, pen after pen, as columns of numbers: they are asked millions of times. */
+export interface Columns {
+  /** Where the pieces of each pen begin; after the last pen how many there are. */
+  first: Int32Array
+  /** Hands on each, s. */
+  hands: Float64Array
+  /** What runs by itself before each, s. */
+  wait: Float64Array
+  /** From the end of the one before, s; Infinity where there is no such time. */
+  latest: Float64Array
+  /** No sooner, s. */
+  from: Float64Array
+  /** By when, s; Infinity where nobody wants that. */
+  by: Float64Array
+  /** Set-ups as numbers; 0 is nothing. */
+  setUp: Int32Array
+}
+
+/** The columns of some pens. */
+export function columnsOf(pens: readonly Chain[]): Columns {
+  const first = new Int32Array(pens.length + 1)
+  pens.forEach(({ count }, pen) => {
+    first[pen + 1] = whole(first, pen) + count
+  })
+  const column = (of: (chain: Chain) => readonly number[]) => Float64Array.from(pens.flatMap(of))
+  return {
+    first, hands: column(pen => pen.hands), wait: column(pen => pen.wait), latest: column(pen => pen.latest),
+    from: column(pen => pen.from), by: column(pen => pen.by), setUp: Int32Array.from(pens.flatMap(pen => pen.setUp)),
+  }
+}
