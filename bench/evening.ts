@@ -49,7 +49,7 @@ export async function eveningBench(): Promise<void> {
     const over: number[] = []
     const spans: number[] = []
     const again: number[] = []
-    let proven = 0
+    let [proven, soonest] = [0, 0]
     for (let seed = 1; seed <= CASES; seed++) {
       const problem = crowdOf(crowd.pens, crowd.steps, crowd.evenings, seed)
       const start = performance.now()
@@ -63,13 +63,14 @@ export async function eveningBench(): Promise<void> {
       const found = must(plan, 'there is an answer')
       over.push(100 * (found.costs.finished / found.least.finished - 1))
       proven += Number(found.proven)
+      soonest += Number(found.costs.finished <= found.least.finished)
       again.push(replan(problem, found))
     }
     show(`${crowd.pens} pens of ${crowd.steps} steps over ${crowd.evenings} evenings: the first answer`, first)
     show(`  until it was proven, or ${crowd.thinks} s`, spans)
     show('  sum of finishing times over the bound, %', over)
     show('  planned anew after an entry', again)
-    say(`  proven ${proven} of ${CASES}`)
+    say(`  proven ${proven} of ${CASES}; known that none has them ready sooner ${soonest}`)
   }
 }
 

@@ -45,7 +45,11 @@ export function provenWords({ costs, least, proven, within }: Evenings, pens: nu
   const sooner = (costs.finished - least.finished) / Math.max(1, pens)
   if (!rests) return 'Looking for a better order ...'
   if (late > 0) return 'Another order might keep one more.'
-  return sooner < 60 ? 'No order does better by a minute.' : `No order has them ready more than ${roughSpan(sooner)} sooner on average.`
+  if (sooner >= 60) return `No order has them ready more than ${roughSpan(sooner)} sooner on average.`
+  const saved = costs.hands - least.hands
+  return saved < 60
+    ? 'No order does better by a minute.'
+    : `No order has them ready sooner, or saves more than ${roughSpan(saved)} of changes and standing about.`
 }
 
 /** A span to the minute, or to the half hour where it is long. */

@@ -96,6 +96,9 @@ describe('what is said', () => {
     expect(provenWords(plan({ least: { ...costs, finished: 29_000 } }), 3, false)).toBe('Looking for a better order ...')
     expect(provenWords(plan({ least: { ...costs, finished: 34_200 } }), 3, true))
       .toBe('No order has them ready more than 10 min sooner on average.')
+    expect(provenWords(plan({}), 3, true)).toBe('No order does better by a minute.')
+    expect(provenWords(plan({ costs: { ...costs, hands: 1900 }, least: { ...costs, hands: 100 } }), 3, true))
+      .toMatch(/^No order has them ready sooner, or saves more than 30.min of changes and standing about\.$/)
     expect(provenWords(plan({ least: { ...costs, late: 0 } }), 3, true)).toBe('Another order might keep one more.')
   })
   it('a chance has words of a fixed meaning', () => {

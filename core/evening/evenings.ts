@@ -1,10 +1,11 @@
 import { must } from '../sure'
-import { blocksOf } from './course'
+import { beginning, blocksOf } from './course'
 import { searching, type Way } from './exact'
 import { compareCosts, usuallyWanted, SAME, type Block, type Costs, type EveningProblem, type Goal } from './problem'
 import { costsOfOrder } from './kept'
 import { bestRanking, firstRankings, stretchesOf } from './ranks'
 import { bettered, chanceOf } from './search'
+import { beforeHands, leastStanding } from './standing-bound'
 import { leastOf } from './strong-bound'
 import { taskOf, type Task } from './task'
 
@@ -76,24 +77,26 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   const task = taskOf(problem)
   const least = leastOf(task)
   const before = shown && wayOf(task, shown)
+  const leastAsGood = standingOf(task, least, wanted)
+  const meetsBound = (costs: Costs) => compareCosts(costs, leastAsGood(costs), wanted) <= 0
   const answer = (way: Way, isBest: boolean): Evenings => {
     const isKept = before !== undefined && isAsGood(before.costs, way.costs, wanted, enough)
     const { order, costs } = isKept ? before : way
-    const meets = compareCosts(costs, least, wanted) <= 0
+    const meets = meetsBound(costs)
     const isSame = compareCosts(costs, way.costs, wanted) <= 0
     const proven = meets || isBest
     return {
-      blocks: blocksOf(task, order), costs, least, kept: isKept, proven, within: meets || !proven ? 0 : isSame ? within : enough + within,
+      blocks: blocksOf(task, order), costs, least: leastAsGood(costs), kept: isKept, proven,
+      within: meets || !proven ? 0 : isSame ? within : enough + within,
     }
   }
-  const meetsBound = ({ costs }: Way) => compareCosts(costs, least, wanted) <= 0
   // What was shown answers at once; rankings come next.
   if (before) yield answer(before, false)
   const stretches = stretchesOf(task)
   const first = must(bestRanking(task, stretches, firstRankings(task, stretches), wanted), 'there are rankings to begin with')
   let best = before && compareCosts(before.costs, first.way.costs, wanted) <= 0 ? before : first.way
   yield answer(best, false)
-  if (meetsBound(best)) return
+  if (meetsBound(best.costs)) return
   const free = withoutLatest(problem)
   const search = searching(free ? taskOf(free) : task, best, wanted, courses, within)
   /** What the proof has found, if it is better with its latest times too. */
@@ -115,9 +118,27 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
       return
     }
     yield answer(best, false)
-    if (meetsBound(best)) return
+    if (meetsBound(best.costs)) return
   }
   yield answer(best, task.crews.length === 1 && !free)
+}
+
+/**
+ * The least that those orders come to which are as good as one in all that goes before hands: to have pens finished as soon, something may
+ * have to be stood about for. Asked again and again for the same times.
+ */
+function standingOf(task: Task, least: Costs, wanted: readonly Goal[]): (costs: Costs) => Costs {
+  const before = beforeHands(wanted)
+  if (!before) return () => least
+  let known: { finished: number, least: Costs } | undefined
+  return (costs) => {
+    if (compareCosts(costs, least, before) !== 0) return least
+    if (known?.finished !== costs.finished) {
+      const hands = Math.max(least.hands, leastStanding(task, beginning(task), costs.finished))
+      known = { finished: costs.finished, least: { ...least, hands } }
+    }
+    return known.least
+  }
 }
 
 /** The same without latest times; undefined where there are none. */

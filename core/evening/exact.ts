@@ -2,7 +2,7 @@ import { nth, real, whole } from '../sure'
 import { leastFrom } from './bound'
 import { beginning, copyOf, costsOf, openPens, take, type Course } from './course'
 import { compareCosts, SAME, type Costs, type Goal } from './problem'
-import { leastStanding } from './standing-bound'
+import { beforeHands, leastStanding } from './standing-bound'
 import type { Task } from './task'
 
 /** An order in which pens are taken up, piece by piece, and what it comes to. */
@@ -81,8 +81,8 @@ function furtherOf(task: Task, course: Course, wanted: readonly Goal[], known: C
 /** The least a course can come to; where only less time of hands would still be better, with what has to be stood about for that. */
 function leastOnTime(task: Task, course: Course, known: Costs, wanted: readonly Goal[]): Costs {
   const least = leastFrom(task, course)
-  const before = wanted.slice(0, wanted.indexOf('hands'))
-  if (!before.includes('finished') || before.length === wanted.length || compareCosts(least, known, before) !== 0) return least
+  const before = beforeHands(wanted)
+  if (!before || compareCosts(least, known, before) !== 0) return least
   return { ...least, hands: Math.max(least.hands, course.hands + leastStanding(task, course, known.finished)) }
 }
 

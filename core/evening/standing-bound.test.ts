@@ -22,6 +22,10 @@ describe('the least that hands stand about', () => {
     // With time to leave the second coat to the next evening nobody has to stand about.
     expect(standing(problem(coats), 1010)).toBe(0)
   })
+  it('proves an order that has pens finished as soon as they can be, with no more of it (by hand)', () => {
+    const { proven, costs, least } = planEvenings(problem(coats), { changes: 0, most: 0 })
+    expect([proven, costs.hands, least.hands]).toEqual([true, 30, 30])
+  })
   it('counts in later evenings too, from the first piece there', () => {
     const late = pen('a', [work('0', 5), work('1', 10, { wait: 500 }), work('2', 10, { wait: 30 })])
     expect(standing(problem(late), 1050)).toBe(30)

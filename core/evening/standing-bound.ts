@@ -2,6 +2,7 @@ import { nth, real, whole } from '../sure'
 import { goneOn } from './bound'
 import { isOpen, type Course } from './course'
 import { hoursAt, type Clock } from './hours'
+import type { Goal } from './problem'
 import { costOf, type Chain, type Task } from './task'
 
 /** So many evenings are looked at: what comes after them is not counted. */
@@ -26,6 +27,12 @@ interface Alone {
   ends: number[]
   /** What it costs when it is finished then. */
   costs: number
+}
+
+/** What is wanted before hands, where finishing early is among it: only then something may have to be stood about for. */
+export function beforeHands(wanted: readonly Goal[]): readonly Goal[] | undefined {
+  const before = wanted.slice(0, Math.max(0, wanted.indexOf('hands')))
+  return before.includes('finished') ? before : undefined
 }
 
 /**
