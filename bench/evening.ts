@@ -1,5 +1,5 @@
 import { boardOf, CHANGES, openWork, type BenchEvent } from '../core/bench'
-import { planEvenings, planning, type EveningProblem, type Evenings } from '../core/evening'
+import { planEvenings, planning, strideFor, type EveningProblem, type Evenings } from '../core/evening'
 import { must } from '../core/sure'
 import { fittings, materials, methods } from '../reference'
 import { say } from '../scripts/lib/say'
@@ -16,12 +16,12 @@ const CASES = 12
 const WITHIN = 300
 /** The screen is told of the first answer after so long, ms. */
 const SOON = 60
-/** Pens with so many steps left each, over so many evenings: how long it may think, s, and courses looked at for a proof. */
+/** Pens with so many steps left each, over so many evenings, and how long it may think, s. */
 const CROWDS = [
-  { pens: 4, steps: 8, evenings: 4, thinks: 10, most: 10_000_000 },
-  { pens: 6, steps: 15, evenings: 6, thinks: 2, most: 10_000_000 },
-  { pens: 14, steps: 40, evenings: 7, thinks: 3, most: 0 },
-  { pens: 40, steps: 40, evenings: 28, thinks: 5, most: 0 },
+  { pens: 4, steps: 8, evenings: 4, thinks: 10 },
+  { pens: 6, steps: 15, evenings: 6, thinks: 2 },
+  { pens: 14, steps: 40, evenings: 7, thinks: 3 },
+  { pens: 40, steps: 40, evenings: 28, thinks: 5 },
 ]
 
 /** Pens of all woods, fittings and methods there are, worked until so many steps are left, in evenings of two and a half hours. */
@@ -54,7 +54,7 @@ export async function eveningBench(): Promise<void> {
       const problem = crowdOf(crowd.pens, crowd.steps, crowd.evenings, seed)
       const start = performance.now()
       let plan: Evenings | undefined
-      for (const one of planning(problem, { most: crowd.most, courses: 40, within: WITHIN })) {
+      for (const one of planning(problem, { ...strideFor(problem), within: WITHIN })) {
         if (!plan) first.push(performance.now() - start)
         plan = one
         if (performance.now() - start > crowd.thinks * 1000) break
@@ -100,7 +100,8 @@ function replan({ pens, hours, ...rest }: EveningProblem, { blocks }: Evenings):
   })
   const later = hours.flatMap(({ from, to }) => (to > took ? [{ from: Math.max(0, from - took), to: to - took }] : []))
   const start = performance.now()
-  for (const _ of planning({ ...rest, pens: left, hours: later }, { shown: blocks.slice(1), every: 20, courses: 40 }))
+  const problem = { ...rest, pens: left, hours: later }
+  for (const _ of planning(problem, { ...strideFor(problem), shown: blocks.slice(1) }))
     if (performance.now() - start > SOON) break
   return performance.now() - start
 }

@@ -1,4 +1,6 @@
-import { firstUp, playEvenings, planEvenings, planning, tightest, type EveningProblem, type Evenings, type Slack } from '#core/evening'
+import {
+  firstUp, playEvenings, planEvenings, planning, strideFor, tightest, type EveningProblem, type Evenings, type Slack,
+} from '#core/evening'
 import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
 
 /** So long it goes on bettering before it rests, ms, in brief or not, and so long between two looks at what was asked meanwhile. */
@@ -11,8 +13,8 @@ const ASIDE = { changes: 250, most: 0 }
 const PLAYS = 300
 /** A first answer is told after so long, ms. */
 const SOON = 60
-/** In steps that take no longer than a moment; an order that saves less of hands is not looked for, s. */
-const STEPS = { every: 20, courses: 40, most: 100_000, within: 300 }
+/** An order that saves less of hands is not looked for, s. */
+const WITHIN = 300
 /** What follows one another more quickly is planned once, ms. */
 const GATHERS = 30
 
@@ -40,7 +42,7 @@ async function better({ number, problem, brief, shown, enough }: Extract<AskedEv
   let plan: Evenings | undefined
   // What was shown is told at once, as far as it is still to be done: that is quick, rankings are not.
   let told = shown ? -Infinity : began - SLICE + SOON
-  for (const next of planning(problem, { ...STEPS, seed: number, enough, ...(shown ? { shown } : {}) })) {
+  for (const next of planning(problem, { ...strideFor(problem), within: WITHIN, seed: number, enough, ...(shown ? { shown } : {}) })) {
     const now = performance.now()
     plan = next
     if (now - told > SLICE) {

@@ -1,4 +1,4 @@
-import { nth, real, whole } from '../sure'
+import { nth, num, real, whole } from '../sure'
 import { isOpen, type Course } from './course'
 import { doneBy, handsBetween, whenDone, whenFree } from './hours'
 import { SAME, type Costs } from './problem'
@@ -50,16 +50,16 @@ export function leastFrom(task: Task, course: Course): Costs {
   }
 }
 
-function leftOn(task: Task, course: Course, pen: number, now: number, part: readonly number[]): Left {
+function leftOn(task: Task, course: Course, pen: number, now: number, part: Float64Array): Left {
   const chain = nth(task.pens, pen)
   const { after, due, weight } = chain
   const first = whole(course.at, pen)
   const stands = whole(course.setUp, 0)
   const ended = goneOn(task, chain, { first, to: chain.count, ended: real(course.ended, pen), now, setUp: stands })
-  const own = nth(chain.rest, first)
-  const next = nth(chain.firstSetUp, first)
+  const own = real(chain.rest, first)
+  const next = whole(chain.firstSetUp, first)
   // With several pairs of hands what it needs may be set up on the other.
-  const changes = task.crews.length > 1 ? 0 : nth(chain.ownChanges, first) - (next === stands ? nth(task.changes, next) : 0)
+  const changes = task.crews.length > 1 ? 0 : real(chain.ownChanges, first) - (next === stands ? real(task.changes, next) : 0)
   return { hands: own + partOf(chain, first, part), own, changes, after, alone: ended + after, due, weight }
 }
 
@@ -87,11 +87,11 @@ export function goneOn({ crews, changes }: Task, { hands, wait, from, setUp }: C
   // With several pairs of hands each has its own set-up.
   let stands = crews.length === 1 ? stretch.setUp : undefined
   for (let at = stretch.first; at < stretch.to; at++) {
-    const work = nth(hands, at)
-    const needed = nth(setUp, at)
-    const change = needed && stands !== undefined && needed !== stands ? nth(changes, needed) : 0
+    const work = real(hands, at)
+    const needed = whole(setUp, at)
+    const change = needed && stands !== undefined && needed !== stands ? real(changes, needed) : 0
     const changed = change ? whenFree(nth(crews, 0), free, change) + change : free
-    const ready = Math.max(changed, ended + nth(wait, at), nth(from, at))
+    const ready = Math.max(changed, ended + real(wait, at), real(from, at))
     let soonest = whenFree(nth(crews, 0), ready, work)
     for (let crew = 1; crew < crews.length; crew++) soonest = Math.min(soonest, whenFree(nth(crews, crew), ready, work))
     ended = soonest + work
@@ -104,24 +104,24 @@ export function goneOn({ crews, changes }: Task, { hands, wait, from, setUp }: C
 }
 
 /** A pen’s part of the changes to what it needs from a piece on. */
-function partOf({ needs }: Chain, first: number, part: readonly number[]): number {
+function partOf({ needs }: Chain, first: number, part: Float64Array): number {
   let sum = 0
-  for (const { setUp, last } of needs) if (last >= first) sum += nth(part, setUp)
+  for (const { setUp, last } of needs) if (last >= first) sum += real(part, setUp)
   return sum
 }
 
 /** What the changes to set-ups that are still needed take, each once; in all, and of each the part of a pen that needs it. */
-function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: number, part: number[] } {
-  const wanted = changes.map(() => 0)
+function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: number, part: Float64Array } {
+  const wanted = new Int32Array(changes.length)
   for (let pen = 0; pen < pens.length; pen++) {
     const first = whole(course.at, pen)
-    for (const { setUp, last } of nth(pens, pen).needs) if (last >= first) wanted[setUp] = nth(wanted, setUp) + 1
+    for (const { setUp, last } of nth(pens, pen).needs) if (last >= first) wanted[setUp] = whole(wanted, setUp) + 1
   }
   let sum = 0
   const part = changes.map((change, one) => {
     // With several pairs of hands a set-up may be there already on the other.
     const isThere = crews.length === 1 ? course.setUp[0] === one : course.setUp.includes(one)
-    const count = nth(wanted, one)
+    const count = whole(wanted, one)
     if (!count || isThere) return 0
     sum += change
     return change / count
@@ -137,11 +137,11 @@ function leastFinished(task: Task, done: number, left: readonly Left[]): number 
   const first = Math.min(...left.map(one => one.own + one.changes))
   let [sum, shared, work] = [0, 0, 0]
   for (let place = 0; place < left.length; place++) {
-    shared += nth(hands, place)
-    work += nth(own, place)
+    shared += num(hands, place)
+    work += num(own, place)
     // Among any k pens is one that has at least the k-th least of changes.
-    const all = Math.max(shared, work + nth(changes, place), first)
-    sum += counted(task, Math.max(nth(alone, place), whenDone(task.capacity, done + all)))
+    const all = Math.max(shared, work + num(changes, place), first)
+    sum += counted(task, Math.max(num(alone, place), whenDone(task.capacity, done + all)))
   }
   // What is late already if nothing else is done.
   for (const one of left) if (one.alone > one.due + SAME) sum += one.weight * (counted(task, one.alone) - one.due)

@@ -108,7 +108,7 @@ function playedTask(
     const { work } = nth(pens, index)
     return {
       ...chain,
-      hands: work.map(({ hands, spread = 0, mend }) =>
+      hands: Float64Array.from(work, ({ hands, spread = 0, mend }) =>
         hands * Math.exp(spread * normal()) + (mend && chance() < mend.chance ? mend.hands : 0)),
       wait: chain.wait.map(wait => wait * stretch),
       latest: chain.latest.map(latest => latest * stretch),

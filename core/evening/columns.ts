@@ -25,9 +25,9 @@ export function columnsOf(pens: readonly Chain[]): Columns {
   pens.forEach(({ count }, pen) => {
     first[pen + 1] = whole(first, pen) + count
   })
-  const column = (of: (chain: Chain) => readonly number[]) => Float64Array.from(pens.flatMap(of))
+  const column = (of: (chain: Chain) => Float64Array) => Float64Array.from(pens.flatMap(pen => [...of(pen)]))
   return {
     first, hands: column(pen => pen.hands), wait: column(pen => pen.wait), latest: column(pen => pen.latest),
-    from: column(pen => pen.from), by: column(pen => pen.by), setUp: Int32Array.from(pens.flatMap(pen => pen.setUp)),
+    from: column(pen => pen.from), by: column(pen => pen.by), setUp: Int32Array.from(pens.flatMap(pen => [...pen.setUp])),
   }
 }

@@ -1,4 +1,4 @@
-import { must, nth, num, real, whole } from '../sure'
+import { must, nth, real, whole } from '../sure'
 import { hoursFrom, nextHours, whenFree, type Clock } from './hours'
 import { SAME, type Block, type Costs } from './problem'
 import { costOf, onlyThese, type Chain, type Task } from './task'
@@ -98,7 +98,7 @@ export function crewFor(task: Task, course: Course, pen: number): number {
 /** What has to be changed for a pen’s next piece, s. */
 export function changeFor({ columns, changes }: Task, course: Course, pen: number, crew: number): number {
   const setUp = whole(columns.setUp, whole(columns.first, pen) + whole(course.at, pen))
-  return setUp === 0 || setUp === whole(course.setUp, crew) ? 0 : num(changes, setUp)
+  return setUp === 0 || setUp === whole(course.setUp, crew) ? 0 : real(changes, setUp)
 }
 
 /** When a pen’s next piece is ready for hands, s: its wait is over. */
@@ -128,10 +128,10 @@ export function beginsAt(
 
 /** The soonest beginning after which somebody is there for the next piece before its latest time; if none helps, the soonest. */
 function inTimeFor(clock: Clock, soonest: number, { hands, wait, latest }: Chain, at: number, change: number): number {
-  const [own, next, most] = [num(hands, at), num(hands, at + 1), num(latest, at + 1)]
+  const [own, next, most] = [real(hands, at), real(hands, at + 1), real(latest, at + 1)]
   const isKept = (begins: number) => {
     const ended = begins + own
-    return whenFree(clock, ended + num(wait, at + 1), next) <= ended + most
+    return whenFree(clock, ended + real(wait, at + 1), next) <= ended + most
   }
   if (isKept(soonest)) return soonest
   for (const { from } of nextHours(clock, soonest)) {

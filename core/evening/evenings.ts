@@ -141,6 +141,28 @@ function standingOf(task: Task, least: Costs, wanted: readonly Goal[]): (costs: 
   }
 }
 
+/** How far planning goes from one answer to the next. */
+export interface Stride {
+  /** How often an order is changed. */
+  every: number
+  /** Courses looked at to prove that none is better. */
+  courses: number
+  /** Courses looked at in all. */
+  most: number
+}
+
+/** With so few stands of all pens, one with another, a proof is within reach. */
+const FEW = 1e6
+
+/**
+ * How far to go in steps of a moment: where the pens have few stands the time goes into the proof, else into the search, since a proof
+ * would come to nothing.
+ */
+export function strideFor({ pens }: EveningProblem): Stride {
+  const stands = pens.reduce((product, { work }) => product * (work.length + 1), 1)
+  return stands < FEW ? { every: 100, courses: 200, most: 10_000_000 } : { every: 40, courses: 2, most: 100_000 }
+}
+
 /** The same without latest times; undefined where there are none. */
 function withoutLatest(problem: EveningProblem): EveningProblem | undefined {
   if (problem.pens.every(({ work }) => work.every(one => one.latest === undefined))) return undefined

@@ -116,7 +116,7 @@ function isNoWorse(task: Task, one: Course, other: Course): boolean {
     const [a, b] = [real(one.ended, pen), real(other.ended, pen)]
     if (a === b) continue
     // A latest time counts from where the piece before it ended: sooner is not better then.
-    if (nth(latest, at) < Infinity || (a > b && a + nth(wait, at) > free)) return false
+    if (real(latest, at) < Infinity || (a > b && a + real(wait, at) > free)) return false
   }
   return true
 }

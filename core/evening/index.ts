@@ -1,4 +1,4 @@
-export { planEvenings, planning } from './evenings'
+export { planEvenings, planning, strideFor } from './evenings'
 export type { Evenings } from './evenings'
 export type { Block, Costs, EveningPen, EveningProblem, Goal, Hours, PieceId, SetUp, Work } from './problem'
 export { playEvenings, tightest } from './chances'

@@ -18,9 +18,9 @@ export class LeastChanges {
   private readonly runAt: readonly (readonly number[])[]
   private isSmall: boolean
 
-  constructor(pens: readonly { setUp: readonly number[] }[], private readonly changes: readonly number[]) {
-    this.runs = pens.map(({ setUp }) => setUp.filter(Boolean).filter((one, at, all) => one !== all[at - 1]))
-    this.runAt = pens.map(({ setUp }, pen) => runsFrom(setUp, nth(this.runs, pen).length))
+  constructor(setUps: readonly (readonly number[])[], private readonly changes: readonly number[]) {
+    this.runs = setUps.map(setUp => setUp.filter(Boolean).filter((one, at, all) => one !== all[at - 1]))
+    this.runAt = setUps.map((setUp, pen) => runsFrom(setUp, nth(this.runs, pen).length))
     const sizes = this.runs.map(({ length }) => length + 1)
     this.radix = sizes.map((_, pen) => sizes.slice(0, pen).reduce((product, size) => product * size, 1))
     this.isSmall = sizes.reduce((product, size) => product * size, 1) < MOST * OFTEN

@@ -157,15 +157,16 @@ function soonestOf(task: Task, course: Course, { pens, ready }: Line, only: read
   return soon
 }
 
-/** Rankings to begin with: the least work first, the nearest promise first, and what stands between the two. */
+/** Rankings to begin with: the least work first, the nearest promise first, what stands between the two, and like after like. */
 export function firstRankings(task: Task, stretches: Stretches): Ranking[] {
-  const rest = task.pens.map(pen => nth(pen.rest, 0) + pen.wait.reduce((sum, one) => sum + one, 0) * 0.05)
+  const rest = task.pens.map(pen => real(pen.rest, 0) + pen.wait.reduce((sum, one) => sum + one, 0) * 0.05)
   const sorted = (key: (pen: number) => number) => task.pens.map((_, pen) => pen).sort((a, b) => key(a) - key(b))
   const due = (pen: number) => Math.min(nth(task.pens, pen).due, FAR)
   const orders = [
-    sorted(pen => nth(rest, pen)),
-    sorted(pen => due(pen) + nth(rest, pen)),
-    sorted(pen => (due(pen) < FAR ? due(pen) : 5 * nth(rest, pen) * task.pens.length)),
+    sorted(pen => num(rest, pen)),
+    sorted(pen => due(pen) + num(rest, pen)),
+    sorted(pen => (due(pen) < FAR ? due(pen) : 5 * num(rest, pen) * task.pens.length)),
+    likeAfterLike(task, rest),
   ]
   const few = Math.ceil(task.pens.length / 8)
   return orders.flatMap((pens) => {
@@ -179,6 +180,24 @@ export function firstRankings(task: Task, stretches: Stretches): Ranking[] {
 }
 /** Of pens without a promised day, s. */
 const FAR = 1e7
+
+/** One pen after another, so that each has little work and needs little that the one before it did not. */
+function likeAfterLike({ pens, changes }: Task, rest: readonly number[]): number[] {
+  const left = new Set(pens.keys())
+  const order: number[] = []
+  let there = new Set<number>()
+  while (left.size) {
+    let [next, least] = [-1, Infinity]
+    for (const pen of left) {
+      const takes = num(rest, pen) + nth(pens, pen).needs.reduce((sum, { setUp }) => sum + (there.has(setUp) ? 0 : real(changes, setUp)), 0)
+      if (takes < least) [next, least] = [pen, takes]
+    }
+    left.delete(next)
+    order.push(next)
+    there = new Set(nth(pens, next).needs.map(one => one.setUp))
+  }
+  return order
+}
 
 /** A ranking changed a little, now and then in several ways at once. */
 export function otherRanking(ranking: Ranking, { pens, promised }: Stretches, count: number, chance: () => number): Ranking {

@@ -27,9 +27,13 @@ export interface Bettering {
   chance: () => number
 }
 
-/** So many changes are made by ranks, then so many of the best order itself, turn and turn about. */
-const RANKS = 300
-const ORDERS = 100
+/**
+ * The changes of one turn: twice as many after one that found something better, half as many after one that did not, but no fewer than
+ * `SHORT`; of ranks no fewer than so many a pen, since where there are many of them ranks say most.
+ */
+const TURN = 400
+const SHORT = 50
+const EACH = 20
 
 /**
  * An order bettered again and again: by other ranks of the pens’ stretches, and by changes of the best order itself: pieces taken up
@@ -75,18 +79,26 @@ class Search {
 
   /** Yields after each change that was tried. */
   * tries(): Generator<undefined, undefined> {
+    let [ranks, orders] = [TURN, TURN / 2]
+    const fewest = Math.min(TURN, EACH * this.bettering.task.pens.length)
+    const next = (turn: number, before: Way, least: number) =>
+      (this.best === before ? Math.max(least, turn / 2) : Math.min(TURN, turn * 2))
     for (;;) {
-      yield* this.byRank()
-      yield* this.byOrder()
+      let before = this.best
+      yield* this.byRank(ranks)
+      ranks = next(ranks, before, fewest)
+      before = this.best
+      yield* this.byOrder(orders)
+      orders = next(orders, before, SHORT)
     }
   }
 
-  private* byRank(): Generator<undefined, undefined> {
+  private* byRank(turn: number): Generator<undefined, undefined> {
     const { task, stretches, wanted, chance } = this.bettering
-    for (let time = 0; time < RANKS; time++) {
+    for (let time = 0; time < turn; time++) {
       const ranking = otherRanking(this.ranked.ranking, stretches, task.pens.length, chance)
       const way = byRanks(task, stretches, ranking)
-      if (this.isTaken(way.costs, this.ranked.way.costs, this.warmth)) this.ranked = { ranking, way }
+      if (this.isTaken(way.costs, this.ranked.way.costs, this.warmth, SMALL)) this.ranked = { ranking, way }
       if (compareCosts(way.costs, this.bestRanked.way.costs, wanted) < 0) {
         this.bestRanked = this.ranked
         this.since = 0
@@ -99,12 +111,12 @@ class Search {
     }
   }
 
-  private* byOrder(): Generator<undefined, undefined> {
+  private* byOrder(turn: number): Generator<undefined, undefined> {
     const kept = new Kept(this.bettering.task, this.best.order)
-    for (let time = 0; time < ORDERS; time++) {
+    for (let time = 0; time < turn; time++) {
       const changed = changeOf(this.bettering, kept)
       const costs = kept.count(changed)
-      if (costs && this.isTaken(costs, kept.costs, this.warmth / COOLER)) {
+      if (costs && this.isTaken(costs, kept.costs, this.warmth / COOLER, 1)) {
         kept.put(changed.order, changed.from)
         this.keep({ order: kept.order, costs: kept.costs })
       }
@@ -113,9 +125,9 @@ class Search {
   }
 
   /** Whether something is gone on from, at a warmth at which so much worse is little, s. */
-  private isTaken(costs: Costs, before: Costs, warmth: number): boolean {
+  private isTaken(costs: Costs, before: Costs, warmth: number, later: number): boolean {
     const { wanted, chance } = this.bettering
-    const worse = worseBy(costs, before, wanted)
+    const worse = worseBy(costs, before, wanted, later)
     return worse <= 0 || chance() < Math.exp(-worse / warmth)
   }
 }
@@ -125,8 +137,8 @@ const COOLER = 20
 /** After so many rankings that were no better it goes on from the best again. */
 const RESTART = 3000
 
-/** By how much one is worse than another, s: what is counted in pieces by no means; of what comes later a small part is counted. */
-function worseBy(costs: Costs, before: Costs, wanted: readonly Goal[]): number {
+/** By how much one is worse than another, s: by no end in what is counted in pieces; what is wanted later counts only so much. */
+function worseBy(costs: Costs, before: Costs, wanted: readonly Goal[], later: number): number {
   let [worse, counts] = [0, 1]
   for (const goal of wanted) {
     const difference = costs[goal] - before[goal]
@@ -134,12 +146,13 @@ function worseBy(costs: Costs, before: Costs, wanted: readonly Goal[]): number {
       if (Math.abs(difference) > SAME) return difference > 0 ? Infinity : -Infinity
     } else {
       worse += counts * difference
-      counts *= LATER
+      counts *= later
     }
   }
   return worse
 }
-const LATER = 0.05
+/** What is wanted later counts so much where ranks are changed: they are for having pens finished early. */
+const SMALL = 0.05
 
 function changeOf(bettering: Bettering, kept: Kept): Changed {
   const { chance, task } = bettering
@@ -229,8 +242,8 @@ function byRule(task: Task, course: Course, rule: Rule, chance: () => number, or
       const begins = beginsAt(task, course, pen, crew)
       const { due, latest, rest } = nth(task.pens, pen)
       const at = whole(course.at, pen)
-      const left = num(rest, at)
-      const by = real(course.ended, pen) + num(latest, at)
+      const left = real(rest, at)
+      const by = real(course.ended, pen) + real(latest, at)
       const last = by < Infinity ? -Math.max(0, URGENT - (by - begins)) : 0
       const counts = rule.begins * (begins - real(course.now, crew)) + rule.change * changeFor(task, course, pen, crew)
         + rule.due * (Math.min(due, FAR) - begins - left) * 0.1 + rule.rest * left * 0.1 + rule.noise * chance() * 600

@@ -44,7 +44,7 @@ describe('the least that hands stand about', () => {
 })
 
 describe('the least changes', () => {
-  const of = (...setUps: number[][]) => new LeastChanges(setUps.map(setUp => ({ setUp })), [0, 10, 100, 1000])
+  const of = (...setUps: number[][]) => new LeastChanges(setUps, [0, 10, 100, 1000])
   it('are the cheapest order of set-ups in which those of every pen are found (by hand)', () => {
     expect(of([1, 2], [1, 2]).from([0, 0], 0)).toBe(110)
     expect(of([1, 2], [2, 1]).from([0, 0], 0)).toBe(120)

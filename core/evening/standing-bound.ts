@@ -71,13 +71,13 @@ function spread(
   let [latest, last, span, before] = [0, 0, 0, -1]
   for (let index = 0; index < ends.length; index++) {
     const at = first + index
-    const hands = nth(chain.hands, at)
+    const hands = real(chain.hands, at)
     const soonest = hoursAt(clock, nth(ends, index) - hands) - tonight
     latest = Math.max(latest, soonest)
     while (latest < evenings.length && mayBeLeft(task, alone, index, nth(clock.hours, tonight + latest + 1).from, slack)) latest++
     for (let one = soonest; one <= latest && one < evenings.length; one++) nth(evenings, one).work += hands
     const evening = soonest === latest ? evenings[soonest] : undefined
-    span = before === soonest ? span + Math.max(nth(chain.wait, at), changeBefore(task, chain, at)) + hands : hands
+    span = before === soonest ? span + Math.max(real(chain.wait, at), changeBefore(task, chain, at)) + hands : hands
     before = evening ? soonest : -1
     if (!evening) continue
     evening.span = Math.max(evening.span, span)
@@ -93,6 +93,6 @@ function mayBeLeft(task: Task, { chain, first, ended, ends, costs }: Alone, inde
 }
 
 function changeBefore({ changes }: Task, { setUp }: Chain, at: number): number {
-  const [one, before] = [nth(setUp, at), nth(setUp, at - 1)]
-  return one && before && one !== before ? nth(changes, one) : 0
+  const [one, before] = [whole(setUp, at), whole(setUp, at - 1)]
+  return one && before && one !== before ? real(changes, one) : 0
 }

@@ -1,4 +1,4 @@
-import { num } from '../sure'
+import { num, real } from '../sure'
 import { leastAssignment } from './assignment'
 import { beginning } from './course'
 import { goneOn, leastFrom } from './bound'
@@ -20,7 +20,7 @@ interface Middle {
 const PARTS = [3600, 1800, 600]
 
 /** The pieces before which a pen waits so long. */
-const waitsOf = (chain: Chain, long: number): number[] => chain.wait.flatMap((wait, at) => (at > 0 && wait >= long ? [at] : []))
+const waitsOf = (chain: Chain, long: number): number[] => [...chain.wait].flatMap((wait, at) => (at > 0 && wait >= long ? [at] : []))
 
 /** Where the middle of a pen’s work lies, by the pieces before which it waits. */
 type Rule = (count: number, waits: readonly number[]) => { first: number, end: number }
@@ -94,7 +94,7 @@ function momentsOf(task: Task, parts: readonly Middle[]): number[] {
 function readyAlone(task: Task, { chain, first, isNone }: Middle): number {
   if (isNone) return Infinity
   const ended = first ? goneOn(task, chain, { first: 0, to: first, ended: 0, now: 0, setUp: task.setUp }) : 0
-  return Math.max(ended + num(chain.wait, first), num(chain.from, first))
+  return Math.max(ended + real(chain.wait, first), real(chain.from, first))
 }
 
 /** Changes that some parts need. */
@@ -113,29 +113,31 @@ interface Changes {
  * since it may stay on the other.
  */
 function changesIn({ changes, crews, setUp: there }: Task, parts: readonly Middle[]): Changes {
-  const before = new Set(parts.flatMap(({ chain, first }) => chain.setUp.slice(0, first)))
+  const before = new Set(parts.flatMap(({ chain, first }) => [...chain.setUp.slice(0, first)]))
   const costs = new Map<string, number>()
   const needed = new Map<string, number>()
   const of = parts.map(({ chain, first, end }) => {
-    const runs = new Map<number, number>()
-    let last = 0
-    for (const one of chain.setUp.slice(first, end)) {
-      if (!one || one === last) continue
-      last = one
-      const run = crews.length > 1 ? 0 : (runs.get(one) ?? 0)
-      runs.set(one, run + 1)
-    }
-    return [...runs].flatMap(([one, count]) => {
-      if (before.has(one)) return []
-      return Array.from({ length: crews.length > 1 ? 1 : count }, (_, run) => {
+    const runs = runsOf(chain.setUp.slice(first, end))
+    return [...runs].filter(([one]) => !before.has(one)).flatMap(([one, count]) =>
+      Array.from({ length: crews.length > 1 ? 1 : count }, (_, run) => {
         const key = `${one} ${run}`
-        costs.set(key, one === there && run === 0 ? 0 : num(changes, one))
+        costs.set(key, one === there && run === 0 ? 0 : real(changes, one))
         needed.set(key, (needed.get(key) ?? 0) + 1)
         return key
-      })
-    })
+      }))
   })
   return { of, costs, needed }
+}
+
+/** How often each set-up comes after another one; 0 needs nothing, and leaves what was set up. */
+function runsOf(setUps: Int32Array): Map<number, number> {
+  const runs = new Map<number, number>()
+  let last = 0
+  for (const one of setUps) {
+    if (one && one !== last) runs.set(one, (runs.get(one) ?? 0) + 1)
+    last = one || last
+  }
+  return runs
 }
 
 /**

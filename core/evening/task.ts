@@ -1,8 +1,8 @@
-import { must, nth, whole } from '../sure'
+import { must, nth, num, whole } from '../sure'
 import { columnsOf, type Columns } from './columns'
 import { LeastChanges } from './least-changes'
 import { capacityOf, clockOf, type Capacity, type Clock } from './hours'
-import { SAME, type EveningProblem, type PieceId, type SetUp } from './problem'
+import { SAME, type EveningProblem, type PieceId, type SetUp, type Work } from './problem'
 
 /** One pen made ready for counting: its pieces as columns. */
 export interface Chain {
@@ -11,25 +11,25 @@ export interface Chain {
   /** How many pieces. */
   count: number
   /** Hands on each, s. */
-  hands: readonly number[]
+  hands: Float64Array
   /** What runs by itself before each, s. */
-  wait: readonly number[]
+  wait: Float64Array
   /** From the end of the one before, s; Infinity where there is no such time. */
-  latest: readonly number[]
+  latest: Float64Array
   /** No sooner, s. */
-  from: readonly number[]
+  from: Float64Array
   /** By when, s; Infinity where nobody wants that. */
-  by: readonly number[]
+  by: Float64Array
   /** Set-ups as numbers; 0 is nothing. */
-  setUp: readonly number[]
+  setUp: Int32Array
   /** What the changes for this piece and all after it take if nothing else is done, s; nothing being set up before. */
-  ownChanges: readonly number[]
+  ownChanges: Float64Array
   /** The set-up that is needed first from each piece on; 0: none. */
-  firstSetUp: readonly number[]
+  firstSetUp: Int32Array
   /** Each set-up it needs, and at which piece for the last time: from then on it needs it no more. */
   needs: readonly { setUp: number, last: number }[]
   /** Hands on this and all after it, s. */
-  rest: readonly number[]
+  rest: Float64Array
   /** What runs by itself after the last, s. */
   after: number
   /** Promised by, s; Infinity where it is not. */
@@ -59,7 +59,7 @@ export interface Task {
   /** The least that changes can take; null where there is more than one pair of hands, who each have their own. */
   leastChanges: LeastChanges | null
   /** What a change to each set-up takes, s. */
-  changes: readonly number[]
+  changes: Float64Array
   /** What is set up in the beginning. */
   setUp: number
   /** Finishing times count in steps of this, s; 0: each second. */
@@ -98,16 +98,18 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, f
   const chains = pens.map(({ id, work, after = 0, due = Infinity, weight = 1 }): Chain => {
     const hands = work.map(one => one.hands)
     const setUps = work.map(one => numberOf(one.setUp))
+    const column = (of: (one: Work) => number) => Float64Array.from(work, of)
     return {
-      id, count: work.length, hands, after, due, weight,
-      wait: work.map(one => one.wait),
-      latest: work.map(one => one.latest ?? Infinity),
-      from: work.map(one => one.from ?? 0),
-      by: work.map(one => one.by ?? Infinity),
-      setUp: setUps,
+      id, count: work.length, after, due, weight,
+      hands: column(one => one.hands),
+      wait: column(one => one.wait),
+      latest: column(one => one.latest ?? Infinity),
+      from: column(one => one.from ?? 0),
+      by: column(one => one.by ?? Infinity),
+      setUp: Int32Array.from(setUps),
       ...alone(setUps, costs),
       needs: [...new Set(setUps)].filter(one => one !== 0).map(one => ({ setUp: one, last: setUps.lastIndexOf(one) })),
-      rest: [...hands, 0].map((_, at) => hands.slice(at).reduce((sum, one) => sum + one, 0)),
+      rest: Float64Array.from([...hands, 0], (_, at) => hands.slice(at).reduce((sum, one) => sum + one, 0)),
     }
   })
   const atOf = ({ pen, step }: PieceId): At[] => {
@@ -121,9 +123,10 @@ export function taskOf({ pens, hours, helpers = [], changes, setUp, grain = 0, f
     for (const { pen, at } of group) nth(groupOf, pen)[at] = index
   })
   return {
-    leastChanges: crews.length === 1 ? new LeastChanges(chains, costs) : null,
-    pens: chains, columns: columnsOf(chains), crews, grain, capacity: capacityOf(crews), setUp: numberOf(setUp), changes: costs,
-    first: first.flatMap(atOf), groups, groupOf, steps: pens.map(({ work }) => work.map(one => one.step)),
+    leastChanges: crews.length === 1 ? new LeastChanges(chains.map(one => [...one.setUp]), costs) : null,
+    pens: chains, columns: columnsOf(chains), crews, grain, capacity: capacityOf(crews), setUp: numberOf(setUp),
+    changes: Float64Array.from(costs), first: first.flatMap(atOf), groups, groupOf,
+    steps: pens.map(({ work }) => work.map(one => one.step)),
   }
 }
 
@@ -134,11 +137,11 @@ export const withPens = (task: Task, pens: readonly Chain[]): Task => ({ ...task
 function alone(setUps: readonly number[], changes: readonly number[]): Pick<Chain, 'ownChanges' | 'firstSetUp'> {
   const [ownChanges, firstSetUp] = [[0], [0]]
   for (const one of [...setUps].reverse()) {
-    const [sum, next] = [nth(ownChanges, 0), nth(firstSetUp, 0)]
-    ownChanges.unshift(one && one !== next ? sum + nth(changes, one) : sum)
+    const [sum, next] = [num(ownChanges, 0), num(firstSetUp, 0)]
+    ownChanges.unshift(one && one !== next ? sum + num(changes, one) : sum)
     firstSetUp.unshift(one || next)
   }
-  return { ownChanges, firstSetUp }
+  return { ownChanges: Float64Array.from(ownChanges), firstSetUp: Int32Array.from(firstSetUp) }
 }
 
 /** A finishing time as it counts: up to the next step. */
