@@ -87,6 +87,8 @@ await main(async () => {
     jsonReporter: { fileName: REPORT },
     ignorePatterns: ['.output', '.nuxt', 'docs', 'app/assets'],
     timeoutMS: 20_000,
+    // The tests of the whole core take longer than the five minutes that a first run is given.
+    dryRunTimeoutMinutes: 60,
     allowConsoleColors: false,
   })
   await stryker.runMutationTest()

@@ -106,7 +106,7 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   }
   let looked = 0
   const chance = chanceOf(seed)
-  const bettering = bettered({ task, stretches, wanted, chance }, { ...first, way: best }, every)
+  const bettering = bettered({ task, stretches, wanted, least, chance }, { ...first, way: best }, every)
   for (let better = bettering.next(best); better.value; better = bettering.next(best)) {
     best = better.value
     // The proof goes on beside the search, each helped by what the other found.

@@ -18,6 +18,8 @@ export interface Ranking {
 
 /** The pens’ work in stretches: what is done between two waits in which hands turn to something else. */
 export interface Stretches {
+  /** How many pens there are. */
+  count: number
   /** Of each piece, by the columns of the task, its stretch. */
   of: Int32Array
   /** Of each stretch its pen. */
@@ -48,7 +50,7 @@ export function stretchesOf({ pens, columns }: Task): Stretches {
     }
   })
   const promised = pens.flatMap(({ due }, pen) => (due < Infinity ? [pen] : []))
-  return { of, pens: found, promised, isLast }
+  return { count: pens.length, of, pens: found, promised, isLast }
 }
 
 /** The pens that have work left, by the ranks of what is next on them. */
@@ -199,8 +201,8 @@ function likeAfterLike({ pens, changes }: Task, rest: readonly number[]): number
   return order
 }
 
-/** A ranking changed a little, now and then in several ways at once. */
-export function otherRanking(ranking: Ranking, { pens, promised }: Stretches, count: number, chance: () => number): Ranking {
+/** A ranking changed a little, now and then in several ways at once; where a promise might still be kept, by bringing one forward too. */
+export function otherRanking(ranking: Ranking, { count, pens, promised }: Stretches, isLate: boolean, chance: () => number): Ranking {
   const other = { ...ranking, ranks: ranking.ranks.slice() }
   const { ranks } = other
   const move = (stretch: number, by: number) => {
@@ -214,7 +216,7 @@ export function otherRanking(ranking: Ranking, { pens, promised }: Stretches, co
     if (kind < 0.05) other.patience = nth([0, 10, 30, 60, 180, 600], Math.floor(chance() * 6))
     else if (kind < 0.13) other.like = chance() ** 2 * count
     else if (kind < 0.2) other.night = chance() ** 2 * count
-    else if (kind < 0.23 && promised.length) moveAll(num(promised, Math.floor(chance() * promised.length)), -chance() * count)
+    else if (kind < 0.23 && isLate && promised.length) moveAll(num(promised, Math.floor(chance() * promised.length)), -chance() * count)
     else if (kind < 0.6) moveAll(num(pens, one), by)
     else if (kind < 0.75) {
       const two = Math.floor(chance() * pens.length)

@@ -23,17 +23,16 @@ export interface Bettering {
   stretches: Stretches
   /** What is wanted, the first before all others. */
   wanted: readonly Goal[]
+  /** No order comes to less. */
+  least: Costs
   /** Chance, 0 to 1. */
   chance: () => number
 }
 
-/**
- * The changes of one turn: twice as many after one that found something better, half as many after one that did not, but no fewer than
- * `SHORT`; of ranks no fewer than so many a pen, since where there are many of them ranks say most.
- */
-const TURN = 400
-const SHORT = 50
+/** Ranks are changed so often for each pen, but no more often than that, then the best order itself so often, turn and turn about. */
 const EACH = 20
+const RANKS = 400
+const ORDERS = 100
 
 /**
  * An order bettered again and again: by other ranks of the pens’ stretches, and by changes of the best order itself: pieces taken up
@@ -79,24 +78,18 @@ class Search {
 
   /** Yields after each change that was tried. */
   * tries(): Generator<undefined, undefined> {
-    let [ranks, orders] = [TURN, TURN / 2]
-    const fewest = Math.min(TURN, EACH * this.bettering.task.pens.length)
-    const next = (turn: number, before: Way, least: number) =>
-      (this.best === before ? Math.max(least, turn / 2) : Math.min(TURN, turn * 2))
     for (;;) {
-      let before = this.best
-      yield* this.byRank(ranks)
-      ranks = next(ranks, before, fewest)
-      before = this.best
-      yield* this.byOrder(orders)
-      orders = next(orders, before, SHORT)
+      yield* this.byRank()
+      yield* this.byOrder()
     }
   }
 
-  private* byRank(turn: number): Generator<undefined, undefined> {
-    const { task, stretches, wanted, chance } = this.bettering
+  private* byRank(): Generator<undefined, undefined> {
+    const { task, stretches, wanted, chance, least } = this.bettering
+    const turn = Math.min(RANKS, EACH * task.pens.length)
     for (let time = 0; time < turn; time++) {
-      const ranking = otherRanking(this.ranked.ranking, stretches, task.pens.length, chance)
+      const isLate = this.ranked.way.costs.late > least.late
+      const ranking = otherRanking(this.ranked.ranking, stretches, isLate, chance)
       const way = byRanks(task, stretches, ranking)
       if (this.isTaken(way.costs, this.ranked.way.costs, this.warmth, SMALL)) this.ranked = { ranking, way }
       if (compareCosts(way.costs, this.bestRanked.way.costs, wanted) < 0) {
@@ -111,12 +104,12 @@ class Search {
     }
   }
 
-  private* byOrder(turn: number): Generator<undefined, undefined> {
+  private* byOrder(): Generator<undefined, undefined> {
     const kept = new Kept(this.bettering.task, this.best.order)
-    for (let time = 0; time < turn; time++) {
+    for (let time = 0; time < ORDERS; time++) {
       const changed = changeOf(this.bettering, kept)
       const costs = kept.count(changed)
-      if (costs && this.isTaken(costs, kept.costs, this.warmth / COOLER, 1)) {
+      if (costs && this.isTaken(costs, kept.costs, this.warmth / COOLER, LITTLE)) {
         kept.put(changed.order, changed.from)
         this.keep({ order: kept.order, costs: kept.costs })
       }
@@ -151,8 +144,9 @@ function worseBy(costs: Costs, before: Costs, wanted: readonly Goal[], later: nu
   }
   return worse
 }
-/** What is wanted later counts so much where ranks are changed: they are for having pens finished early. */
+/** What is wanted later counts so much where ranks are changed, which is for having pens finished early, and so much in the order. */
 const SMALL = 0.05
+const LITTLE = 0.2
 
 function changeOf(bettering: Bettering, kept: Kept): Changed {
   const { chance, task } = bettering
