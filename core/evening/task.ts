@@ -1,27 +1,15 @@
 import { must, nth, num, whole } from '../sure'
-import { columnsOf, type Columns } from './columns'
+import { columnsOf, type Columns, type Pieces } from './columns'
 import { LeastChanges } from './least-changes'
 import { capacityOf, clockOf, type Capacity, type Clock } from './hours'
 import { SAME, type EveningProblem, type PieceId, type SetUp, type Work } from './problem'
 
-/** One pen made ready for counting: its pieces as columns. */
-export interface Chain {
+/** One pen made ready for counting. */
+export interface Chain extends Pieces {
   /** Its id. */
   id: string
   /** How many pieces. */
   count: number
-  /** Hands on each, s. */
-  hands: Float64Array
-  /** What runs by itself before each, s. */
-  wait: Float64Array
-  /** From the end of the one before, s; Infinity where there is no such time. */
-  latest: Float64Array
-  /** No sooner, s. */
-  from: Float64Array
-  /** By when, s; Infinity where nobody wants that. */
-  by: Float64Array
-  /** Set-ups as numbers; 0 is nothing. */
-  setUp: Int32Array
   /** What the changes for this piece and all after it take if nothing else is done, s; nothing being set up before. */
   ownChanges: Float64Array
   /** The set-up that is needed first from each piece on; 0: none. */
