@@ -91,6 +91,20 @@ describe('planned anew after an entry', () => {
     expect(kept.proven).toBe(false)
     expect(planEvenings(problem, { shown, enough: 0 })).toMatchObject({ kept: false, costs: best.costs })
   })
+  it('keeps it up to just so much, whatever it costs in hands too; never for a promise, a wish or a latest time', () => {
+    const two = (change: Partial<Work> = {}, other: Partial<EveningPen> = {}): EveningProblem =>
+      ({ pens: [pen('a', [work('1', 60)]), pen('b', [work('1', 20, change), ...(other.work ?? [])], other.due ? { due: other.due } : {})],
+        hours: evening, changes: {} })
+    const isKept = (problem: EveningProblem, enough: number) =>
+      planEvenings(problem, { shown: [{ pen: 'a', step: '1' }, { pen: 'b', step: '1' }], enough }).kept
+    // In the order shown they are finished at 60 and 80, in the other one at 20 and 80.
+    expect([40, 39].map(enough => isKept(two(), enough))).toEqual([true, false])
+    expect(isKept(two({}, { due: 30 }), 1e6)).toBe(false)
+    expect(isKept(two({ by: 10 }), 1e6)).toBe(false)
+    const coats = { work: [work('2', 90, { wait: 10, latest: 20 })] }
+    const late = planEvenings(two({}, coats), { shown: ['b1', 'a1', 'b2'].map(([of, step]) => ({ pen: of!, step: step! })), enough: 1e6 })
+    expect([late.kept, late.costs.missed]).toEqual([false, 0])
+  })
   it('leaves out what was done meanwhile, puts what is new at the end, and gives it up for a promise', () => {
     const later = { ...problem, pens: [three[0]!, { ...three[1]!, work: three[1]!.work.slice(1) }, three[2]!, pen('d', [work('1', 5)])] }
     expect(planEvenings(later, { shown, enough: 1000 }).blocks.map(one => one.pen)).toEqual(['b', 'a', 'a', 'c', 'd'])
@@ -139,6 +153,12 @@ describe('chances', () => {
     expect(playEvenings(one, [{ pen: 'a' }], { plays: 20_000 }).kept.get('a')).toBeCloseTo(0.845, 1.7)
     const mended: EveningProblem = { ...one, pens: [pen('a', [work('1', 40, { mend: { chance: 0.25, hands: 30 } })], { due: 60 })] }
     expect(playEvenings(mended, [{ pen: 'a' }], { plays: 20_000 }).kept.get('a')).toBeCloseTo(0.75, 1.7)
+  })
+  it('tells when a pen was finished in each play, the soonest first', () => {
+    const one: EveningProblem = { pens: [pen('a', [work('1', 40, { spread: 0.4 })])], hours: evening, changes: {} }
+    const times = [...playEvenings(one, [{ pen: 'a' }], { plays: 50 }).finished.get('a')!]
+    expect(new Set(times).size).toBeGreaterThan(40)
+    expect(times).toEqual([...times].sort((a, b) => a - b))
   })
   it('a quicker hand or a later day never make one worse (property)', () => {
     const anyTimes = fc.array(fc.integer({ min: 5, max: 30 }), { minLength: 1, maxLength: 5 })
