@@ -17,21 +17,27 @@ const WITHIN = 300
 /** The screen is told of the first answer after so long, ms. */
 const SOON = 60
 /** Pens with so many steps left each, over so many evenings, and how long it may think, s. */
-const CROWDS = [
+const CROWDS: readonly { pens: number, steps: number, evenings: number, thinks: number, stages?: boolean }[] = [
   { pens: 4, steps: 8, evenings: 4, thinks: 10 },
   { pens: 6, steps: 15, evenings: 6, thinks: 2 },
   { pens: 14, steps: 40, evenings: 7, thinks: 3 },
   { pens: 40, steps: 40, evenings: 28, thinks: 5 },
+  { pens: 14, steps: 40, evenings: 7, thinks: 3, stages: true },
+  { pens: 40, steps: 40, evenings: 28, thinks: 5, stages: true },
 ]
 
-/** Pens of all woods, fittings and methods there are, worked until so many steps are left, in evenings of two and a half hours. */
-export function crowdOf(pens: number, steps: number, evenings: number, seed: number): EveningProblem {
+/**
+ * Pens of all woods, fittings and methods there are, worked until so many steps are left, in evenings of two and a half hours; at all
+ * stages, where that is said: any number of steps up to so many.
+ */
+export function crowdOf(pens: number, steps: number, evenings: number, seed: number, stages = false): EveningProblem {
   const { uniform } = chance(seed)
   const pick = <T>(all: readonly T[]): T => must(all[Math.floor(uniform() * all.length)], 'there is one')
   const now = momentAt(HOUR)
   const made = Array.from({ length: pens }, (_, index) => {
     const plan = planFor(pick(materials).id, pick(fittings).id, { method: pick(methods) })
-    const done = plan.steps.slice(0, Math.max(0, plan.steps.length - steps))
+    const left = stages ? 1 + Math.floor(uniform() * Math.min(steps, plan.steps.length)) : steps
+    const done = plan.steps.slice(0, Math.max(0, plan.steps.length - left))
     const log = done.map((step, at): BenchEvent =>
       eventAt(HOUR - 61 * (done.length - at), 1 + at, { kind: 'done', payload: { step: step.id } }))
     const due = uniform() < 0.4 ? { due: momentAt(HOUR + (1 + Math.floor(uniform() * evenings)) * DAY) } : {}
@@ -51,7 +57,7 @@ export async function eveningBench(): Promise<void> {
     const again: number[] = []
     let [proven, soonest] = [0, 0]
     for (let seed = 1; seed <= CASES; seed++) {
-      const problem = crowdOf(crowd.pens, crowd.steps, crowd.evenings, seed)
+      const problem = crowdOf(crowd.pens, crowd.steps, crowd.evenings, seed, crowd.stages)
       const start = performance.now()
       let plan: Evenings | undefined
       for (const one of planning(problem, { ...strideFor(problem), within: WITHIN })) {
@@ -66,7 +72,8 @@ export async function eveningBench(): Promise<void> {
       soonest += Number(found.costs.finished <= found.least.finished)
       again.push(replan(problem, found))
     }
-    show(`${crowd.pens} pens of ${crowd.steps} steps over ${crowd.evenings} evenings: the first answer`, first)
+    const who = `${crowd.pens} pens ${crowd.stages ? 'at all stages' : `of ${crowd.steps} steps`}`
+    show(`${who} over ${crowd.evenings} evenings: the first answer`, first)
     show(`  until it was proven, or ${crowd.thinks} s`, spans)
     show('  sum of finishing times over the bound, %', over)
     show('  planned anew after an entry', again)
