@@ -1,5 +1,5 @@
 import { must, nth, real, whole } from '../sure'
-import { hoursFrom, nextHours, whenFree, type Clock } from './hours'
+import { eveningOf, hoursFrom, nextHours, whenFree, type Clock } from './hours'
 import { SAME, type Block, type Costs } from './problem'
 import { costOf, onlyThese, type Chain, type Task } from './task'
 
@@ -173,7 +173,7 @@ export function takeAt(task: Task, course: Course, pen: number, crew: number, be
  */
 function stoodAbout(clock: Clock, course: Course, crew: number, turns: number, change: number): number {
   const now = real(course.now, crew)
-  const evening = hoursFrom(clock, now, whole(course.evening, crew))
+  const evening = eveningOf(clock, now, whole(course.evening, crew))
   const then = hoursFrom(clock, turns, evening)
   course.evening[crew] = then
   return evening === then && evening < clock.to.length - 1 ? turns + change - now : change

@@ -96,8 +96,8 @@ function costsByHand({ pens, hours, changes, setUp, grain = 0 }: EveningProblem,
     }
     while (!holds(begins)) begins++
     // In one evening all that is not worked counts; from one to another, and after the last one, only the change.
-    const eveningOf = (moment: number) => hours.filter(each => each.to <= moment).length
-    costs.hands += eveningOf(now) === eveningOf(begins) && now < end ? begins + change - now : change
+    const isSameEvening = hours.every(each => (each.to < now) === (each.to <= begins))
+    costs.hands += isSameEvening && now < end ? begins + change - now : change
     now = begins + change + piece.hands
     ended[one] = now
     at[one]!++
@@ -200,6 +200,20 @@ it('one bit for all, then the other: changes are saved where nothing else is los
   const pens = [pen('a', drill('7')), pen('b', drill('8')), pen('c', drill('7')), pen('d', drill('8'))]
   const { costs, blocks } = planEvenings({ pens, hours: tonight, changes: { bit: 60 }, setUp: { kind: 'bit', which: '7' } })
   expect([costs.hands, blocks.map(one => one.change)]).toEqual([60, [0, 0, 60, 0]])
+})
+
+it('a piece is left for the next evening where it fills a wait there, and loses nothing by it (by hand)', () => {
+  const a = pen('a', [work(4), work(2, { wait: 30 }), work(7, { wait: 9 })], { due: 5 })
+  const hours = [{ from: 0, to: 20 }, { from: 40, to: 60 }, { from: 80, to: 100 }]
+  const { costs, proven } = planEvenings({ pens: [a, pen('b', [work(5), work(12)])], hours, changes: {} }, { changes: 20 })
+  // Done tonight, the five seconds of b would leave nine to be stood about tomorrow, between 42 and 51.
+  expect([costs.finished, costs.hands, proven]).toEqual([58 + 53 + 92, 4, true])
+})
+
+it('an evening that is worked to its end is over: nobody stands about until the next one', () => {
+  const pens = [pen('a', [work(20), work(5)])]
+  const { costs } = planEvenings({ pens, hours: [{ from: 0, to: 20 }, { from: 40, to: 60 }], changes: {} })
+  expect([costs.finished, costs.hands]).toEqual([45, 0])
 })
 
 it('what no hours hold lies after them, and is told', () => {

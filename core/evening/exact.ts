@@ -1,6 +1,7 @@
 import { nth, real, whole } from '../sure'
 import { leastFrom } from './bound'
 import { beginning, copyOf, costsOf, openPens, take, type Course } from './course'
+import { eveningOf } from './hours'
 import { compareCosts, SAME, type Costs, type Goal } from './problem'
 import { beforeHands, leastStanding } from './standing-bound'
 import type { Task } from './task'
@@ -50,7 +51,7 @@ export function* searching(
       path.pop()
       continue
     }
-    if (isMet(task, met, one.next)) continue
+    if (isMet(task, met, one.next, wanted.includes('hands'))) continue
     if (++count % every === 0) {
       const other = yield { best, whole: false }
       if (other && compareCosts(other.costs, best.costs, wanted) < 0) best = other
@@ -87,14 +88,14 @@ function leastOnTime(task: Task, course: Course, known: Costs, wanted: readonly 
 }
 
 /** Whether a course with the same pieces behind it was met that is in nothing worse; else this one is put down. */
-function isMet(task: Task, met: Map<string, Course[]>, course: Course): boolean {
+function isMet(task: Task, met: Map<string, Course[]>, course: Course, countsHands: boolean): boolean {
   const key = String.fromCharCode(...course.at, ...course.setUp)
   const all = met.get(key)
   if (!all) {
     met.set(key, [course])
     return false
   }
-  for (const one of all) if (isNoWorse(task, one, course)) return true
+  for (const one of all) if (isNoWorse(task, one, course, countsHands)) return true
   if (all.length < MOST_MET) all.push(course)
   return false
 }
@@ -103,11 +104,15 @@ const MOST_MET = 30
 
 const nowOf = ({ now }: Course): number => nth(now, 0)
 
-/** Whether one course is in nothing worse than another that has the same pieces behind it. */
-function isNoWorse(task: Task, one: Course, other: Course): boolean {
+/**
+ * Whether one course is in nothing worse than another that has the same pieces behind it: whatever the other goes on with, this one can
+ * too. Where hands count, those that are free sooner in the same evening may have to stand about until then.
+ */
+function isNoWorse(task: Task, one: Course, other: Course, countsHands: boolean): boolean {
   if (one.missed > other.missed || one.pinned > other.pinned || one.late > other.late) return false
-  if (one.lateness > other.lateness || one.finished > other.finished || one.hands > other.hands + SAME) return false
+  if (one.lateness > other.lateness || one.finished > other.finished) return false
   for (let crew = 0; crew < one.now.length; crew++) if (real(one.now, crew) > real(other.now, crew)) return false
+  if (countsHands && one.hands + standsUntil(task, one, other) > other.hands + SAME) return false
   const free = Math.min(...one.now)
   for (let pen = 0; pen < task.pens.length; pen++) {
     const at = whole(one.at, pen)
@@ -119,4 +124,14 @@ function isNoWorse(task: Task, one: Course, other: Course): boolean {
     if (real(latest, at) < Infinity || (a > b && a + real(wait, at) > free)) return false
   }
   return true
+}
+
+/** What hands stand about that are free in one course until they are in another, evening by evening, s. */
+function standsUntil({ crews }: Task, one: Course, other: Course): number {
+  let sum = 0
+  for (const [crew, clock] of crews.entries()) {
+    const [sooner, later] = [real(one.now, crew), real(other.now, crew)]
+    if (sooner < later && eveningOf(clock, sooner) === eveningOf(clock, later) && later <= clock.end) sum += later - sooner
+  }
+  return sum
 }

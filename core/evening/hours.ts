@@ -46,6 +46,13 @@ export function hoursFrom({ to }: Clock, moment: number, first: number): number 
   return at
 }
 
+/** The evening in which hands have worked until a moment: what ends with its hours belongs to them. */
+export function eveningOf({ to }: Clock, moment: number, first = 0): number {
+  let at = first
+  while (at < to.length - 1 && real(to, at) < moment) at++
+  return at
+}
+
 /** From when on hands are there for so long at a stretch, no sooner than `from`, s; no earlier hours than `first` are looked at. */
 export function whenFree(clock: Clock, from: number, length: number, first?: number): number {
   for (let at = first === undefined ? hoursAt(clock, from) : hoursFrom(clock, from, first); at < clock.to.length; at++) {

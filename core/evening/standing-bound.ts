@@ -52,7 +52,10 @@ export function leastStanding(task: Task, course: Course, finished: number): num
   for (let pen = 0; pen < task.pens.length; pen++) if (isOpen(task, course, pen)) all.push(aloneOf(task, course, pen))
   const slack = finished - course.finished - all.reduce((sum, one) => sum + one.costs, 0)
   const ends = all.reduce((last, one) => Math.max(last, spread(task, clock, evenings, one, { tonight, slack })), now)
-  return evenings.reduce((sum, { work, span }, index) => sum + Math.max(0, (index ? span : Math.max(span, ends - now)) - work), 0)
+  // Before the first of the hours nobody stands about.
+  const isThere = now >= real(clock.from, tonight)
+  const spanOf = ({ span }: Evening, index: number) => (index || !isThere ? span : Math.max(span, ends - now))
+  return evenings.reduce((sum, one, index) => sum + Math.max(0, spanOf(one, index) - one.work), 0)
 }
 
 function aloneOf(task: Task, course: Course, pen: number): Alone {
