@@ -90,9 +90,11 @@ class Search {
       const isLate = this.ranked.way.costs.late > least.late
       const ranking = otherRanking(this.ranked.ranking, stretches, isLate, chance)
       const way = byRanks(task, stretches, ranking)
-      if (this.isTaken(way.costs, this.ranked.way.costs, this.warmth, SMALL)) this.ranked = { ranking, way }
+      const found = { ranking, way }
+      if (this.isTaken(way.costs, this.ranked.way.costs, this.warmth, SMALL)) this.ranked = found
       if (compareCosts(way.costs, this.bestRanked.way.costs, wanted) < 0) {
-        this.bestRanked = this.ranked
+        this.bestRanked = found
+        this.ranked = found
         this.since = 0
       } else if (++this.since > RESTART) {
         this.ranked = this.bestRanked
