@@ -2,7 +2,7 @@ import { nth, num, real, whole } from '../sure'
 import { beginsAt, changeFor, copyOf, crewFor, openPens, takeAt, type Course } from './course'
 import type { Changed, Kept } from './kept'
 import { SAME } from './problem'
-import type { Task } from './task'
+import { FAR, type Task } from './task'
 
 /** An order changed a little: a piece or a few sooner or later, brought to their like, one pen before another, or a stretch made anew. */
 export function changeOf(task: Task, kept: Kept, chance: () => number): Changed {
@@ -106,8 +106,7 @@ function byRule(task: Task, course: Course, rule: Rule, chance: () => number, or
     order.push(chosen)
   }
 }
-/** Of pens without a promised day, s; and so near to its latest time a piece comes before all else, s. */
-const FAR = 1e7
+/** So near to its latest time a piece comes before all else, s. */
 const URGENT = 3600
 
 /** A stretch made anew by a rule; what was in it and is not by then comes after it in the order it had. */

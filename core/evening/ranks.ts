@@ -2,7 +2,7 @@ import { nth, num, real, whole } from '../sure'
 import { beginning, beginsAt, changeFor, costsOf, crewFor, isOpen, readyAt, take, type Course } from './course'
 import type { Way } from './exact'
 import { compareCosts, type Goal } from './problem'
-import { onlyThese, type Task } from './task'
+import { FAR, onlyThese, type Task } from './task'
 
 /** What an order goes by that comes from ranks: of the pens that are ready the one with the least rank is taken up. */
 export interface Ranking {
@@ -180,9 +180,6 @@ export function firstRankings(task: Task, stretches: Stretches): Ranking[] {
     ]
   })
 }
-/** Of pens without a promised day, s. */
-const FAR = 1e7
-
 /** One pen after another, so that each has little work and needs little that the one before it did not. */
 function likeAfterLike({ pens, changes }: Task, rest: readonly number[]): number[] {
   const left = new Set(pens.keys())

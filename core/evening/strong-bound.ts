@@ -16,7 +16,7 @@ interface Middle {
   isNone: boolean
 }
 
-/** A wait that parts the work of a pen, s: of an evening’s rest, of an hour, of half an hour, of a few minutes. */
+/** A wait that parts the work of a pen, s: of an hour, of half an hour, of ten minutes. */
 const PARTS = [3600, 1800, 600]
 
 /** The pieces before which a pen waits so long. */

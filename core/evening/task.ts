@@ -26,6 +26,9 @@ export interface Chain extends Pieces {
   weight: number
 }
 
+/** Counts as the promised day of pens that have none where days are weighed, s. */
+export const FAR = 1e7
+
 /** A piece by numbers. */
 export interface At {
   /** Which pen. */
