@@ -63,6 +63,43 @@ test('a sheet of old pens in anybody’s columns: words said once, a cell put ri
   expect((await (await request.get(`/api/pens?workshop=${own}`)).json()).pens).toEqual([])
 })
 
+test('a cell that is typed while the sheet is read anew keeps what is typed, and counts', async ({ page }) => {
+  // What the worker answers comes when the test lets it.
+  await page.addInitScript(() => {
+    const waiting: (() => void)[] = []
+    const held = Object.assign(window, { holds: false, let: () => {
+      held.holds = false
+      for (const one of waiting.splice(0)) one()
+    } })
+    window.Worker = class extends Worker {
+      override set onmessage(told: (event: MessageEvent) => void) {
+        super.onmessage = event => (held.holds ? waiting.push(() => told(event)) : told(event))
+      }
+    }
+  })
+  const holds = (is: boolean) => page.evaluate((one) => {
+    const held = window as unknown as { holds: boolean, let: () => void }
+    if (one) held.holds = true
+    else held.let()
+  }, is)
+  await page.goto('/shelf/sheet')
+  const rows = ['Blank\tWood\tHow many', 'Bough\tPear\tfew', 'Twig\tApple\tmany', 'Log\tPlum\t2', 'Stick\tPlum\t9']
+  await page.getByLabel('Cells of a sheet').fill(rows.join('\n'))
+  await page.getByRole('button', { name: 'Read what is pasted' }).click()
+  const cell = (row: number) => page.getByRole('textbox', { name: new RegExp(`in row ${row}$`) })
+  await cell(2).waitFor()
+  await holds(true)
+  await cell(2).fill('3')
+  await cell(2).press('Tab')
+  await cell(3).fill('4')
+  await holds(false)
+  await expect(page.getByRole('heading', { name: '1 row with something wrong' })).toBeVisible()
+  await expect(cell(3)).toHaveValue('4')
+  await cell(3).press('Tab')
+  await expect(page.getByText('with something wrong')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Take 4 rows in' })).toBeEnabled()
+})
+
 test('what is no table is told in words; rows with faults are left out when that is said, the others come in', async ({
   page, request,
 }) => {

@@ -21,8 +21,7 @@ function map(column: number, field: string) {
 /** What has no column: what is needed first of all, and what can be chosen. */
 const unsaid = computed(() => kind.value.fields.filter(({ field, needed }) => needed && props.view.mapping.columns[field] === undefined))
 const options = (field: Field) => field.among?.(props.known).map(({ id, name }) => ({ label: name, value: id })) ?? []
-const sayAll = (field: string, text: string | number) =>
-  emit('read', { all: { ...props.view.mapping.all, [field]: String(text) } })
+const sayAll = (field: string, text: string) => emit('read', { all: { ...props.view.mapping.all, [field]: text } })
 const HINTS: Record<string, string> = { day: 'like 2026-12-24', length: 'like 7 mm', money: 'like 2.40' }
 </script>
 
@@ -48,9 +47,9 @@ const HINTS: Record<string, string> = { day: 'like 2026-12-24', length: 'like 7 
             v-if="field.among" :model-value="view.mapping.all[field.field]" :items="options(field)" value-key="value" size="lg"
             placeholder="choose" :aria-label="field.says" @update:model-value="sayAll(field.field, String($event))"
           />
-          <UInput
-            v-else :model-value="view.mapping.all[field.field] ?? ''" size="lg" :placeholder="HINTS[field.kind] ?? ''"
-            @change="sayAll(field.field, ($event.target as HTMLInputElement).value)"
+          <FieldCell
+            v-else :value="view.mapping.all[field.field] ?? ''" :placeholder="HINTS[field.kind] ?? ''"
+            @said="sayAll(field.field, $event)"
           />
         </UFormField>
       </div>

@@ -53,9 +53,9 @@ const right = (row: number, column: number, text: string) =>
           <p><b>Row {{ row.number }}</b> {{ row.name }}</p>
           <div v-for="fault in row.faults" :key="fault.name" class="fault">
             <UFormField :label="fault.name" :error="fault.says">
-              <UInput
-                v-if="fault.column !== null" :default-value="fault.text" size="lg" :aria-label="`${fault.name} in row ${row.number}`"
-                @change="right(row.number, fault.column, ($event.target as HTMLInputElement).value)"
+              <FieldCell
+                v-if="fault.column !== null" :value="fault.text" :label="`${fault.name} in row ${row.number}`"
+                @said="right(row.number, fault.column, $event)"
               />
             </UFormField>
           </div>
