@@ -11,6 +11,7 @@ const RESTS = 120
 /** Taking one piece up and putting it elsewhere: what that costs is said while it is held, and kept as a wish when it is put down. */
 export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: ComputedRef<readonly Stretch[]>) {
   const store = useEveningsKept()
+  const toast = useToast()
   const { plan, whatIf, withPin } = useEvenings()
   const chosen = ref<{ pen: string, step: string }>()
   const picked = computed(() => blocks.value.find(one => one.pen === chosen.value?.pen && one.is.id === chosen.value?.step))
@@ -31,10 +32,8 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
   function hold(block: Shown, wish: Wish | undefined) {
     clearTimeout(timer)
     const mine = ++turn
-    if (!wish) {
-      cost.value = ''
-      return
-    }
+    cost.value = ''
+    if (!wish) return
     timer = setTimeout(() => void ask(block, wish, mine), RESTS)
   }
   async function ask(block: Shown, wish: Wish, mine: number) {
@@ -64,8 +63,16 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
     // Of the moments of one piece the last that was said counts.
     const other = (store.kept?.pins ?? []).filter(one =>
       one.pen === pin.pen && one.step === pin.step && one.kind !== 'together' && one.id !== pin.id)
+    const before = store.kept?.pins.find(one => one.id === pin.id)
     pick(undefined)
-    await store.attempt(() => Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)]))
+    await store.attempt(async () => {
+      await Promise.all([...other.map(one => store.dropPin(one.id)), store.putPin(pin)])
+      const back = () => Promise.all([before ? store.putPin(before) : store.dropPin(pin.id), ...other.map(one => store.putPin(one))])
+      toast.add({
+        title: `${block.board.pen.mark}, ${block.title}. ${wishWords(wish, new Date())}.`,
+        actions: [{ label: 'Put it back', onClick: () => void store.attempt(back) }],
+      })
+    })
   }
   /** The pieces of other pens that are the same operation: what could be done in one go. */
   const alike = computed(() => {

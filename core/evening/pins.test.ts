@@ -105,6 +105,28 @@ describe('planned anew after an entry', () => {
     const late = planEvenings(two({}, coats), { shown: ['b1', 'a1', 'b2'].map(([of, step]) => ({ pen: of!, step: step! })), enough: 1e6 })
     expect([late.kept, late.costs.missed]).toEqual([false, 0])
   })
+  it('answers with it at once, and says by how much others may be better: what is left out of the proof, and what it is kept for', () => {
+    const waits = pen('a', [work('1', 4), work('2', 2, { wait: 30 }), work('3', 7, { wait: 9 })], { due: 5 })
+    const hours = [{ from: 0, to: 20 }, { from: 40, to: 60 }, { from: 80, to: 100 }]
+    const given: EveningProblem = { pens: [waits, pen('b', [work('1', 5), work('2', 12)])], hours, changes: {} }
+    const before = ['a1', 'b1', 'b2', 'a2', 'a3'].map(([of, step]) => ({ pen: of!, step: step! }))
+    const of = (...[options]: Parameters<typeof planEvenings> extends [unknown, ...infer Rest] ? Rest : never) => {
+      const { costs, kept, proven, within } = planEvenings(given, options)
+      return [costs.finished, costs.hands, kept, proven, within]
+    }
+    // The best is finished at 203 in all, with 4 s stood about; what was shown at 221, with none.
+    expect(of()).toEqual([203, 4, false, true, 0])
+    expect(of({ within: 30 })).toEqual([203, 4, false, true, 30])
+    expect(of({ shown: before, enough: 100 })).toEqual([221, 0, true, true, 100])
+    expect(of({ shown: before, enough: 100, within: 30 })).toEqual([221, 0, true, true, 130])
+    expect(of({ shown: before, enough: 17 })).toEqual([203, 4, false, true, 0])
+    const [first] = planning(given, { shown: before })
+    expect(first).toMatchObject({ kept: true, proven: false, within: 0, costs: { finished: 221 } })
+    // What comes to no more than the bound is proven whatever was left out.
+    const plain = { ...given, pens: given.pens.slice(1) }
+    expect(planEvenings(plain, { within: 30 })).toMatchObject({ proven: true, within: 0 })
+    expect(planEvenings(plain, { within: 30, shown: before })).toMatchObject({ kept: true, proven: true, within: 0 })
+  })
   it('leaves out what was done meanwhile, puts what is new at the end, and gives it up for a promise', () => {
     const later = { ...problem, pens: [three[0]!, { ...three[1]!, work: three[1]!.work.slice(1) }, three[2]!, pen('d', [work('1', 5)])] }
     expect(planEvenings(later, { shown, enough: 1000 }).blocks.map(one => one.pen)).toEqual(['b', 'a', 'a', 'c', 'd'])
@@ -153,6 +175,28 @@ describe('chances', () => {
     expect(playEvenings(one, [{ pen: 'a' }], { plays: 20_000 }).kept.get('a')).toBeCloseTo(0.845, 1.7)
     const mended: EveningProblem = { ...one, pens: [pen('a', [work('1', 40, { mend: { chance: 0.25, hands: 30 } })], { due: 60 })] }
     expect(playEvenings(mended, [{ pen: 'a' }], { plays: 20_000 }).kept.get('a')).toBeCloseTo(0.75, 1.7)
+  })
+  it('the air stretches waits and what runs by itself, alike for all of one play (outside value: Φ(ln 1.1 / 0.1) = 0.830)', () => {
+    const hours = [{ from: 0, to: 1e6 }]
+    const often = (pens: EveningPen[], options = {}) =>
+      playEvenings({ pens, hours, changes: {} }, pens.flatMap(one => one.work.map(() => ({ pen: one.id }))), { plays: 20_000, ...options })
+    const waits = (id: string) => pen(id, [work('1', 1), work('2', 1, { wait: 100 })], { due: 115 })
+    expect(often([{ ...waits('a'), due: 112 }]).kept.get('a')).toBeCloseTo(0.83, 1.7)
+    expect(often([pen('a', [work('1', 2)], { after: 100, due: 112 })]).kept.get('a')).toBeCloseTo(0.83, 1.7)
+    expect(often([{ ...waits('a'), due: 122 }], { air: 0.2 }).kept.get('a')).toBeCloseTo(0.819, 1.7)
+    // Two that wait in the same air are late together: not by chance of their own.
+    const both = often([waits('a'), waits('b')])
+    expect(both.byDue[0]!.kept).toBeCloseTo(Math.min(both.kept.get('a')!, both.kept.get('b')!), 2)
+  })
+  it('hands stand by five minutes for what was planned next, and go on with another where it takes longer', () => {
+    const hours = [{ from: 0, to: 1e6 }]
+    const ends = (wait: number) => {
+      const pens = [pen('a', [work('1', 10), work('2', 10, { wait })]), pen('b', [work('1', 1000)])]
+      const { finished } = playEvenings({ pens, hours, changes: {} }, ['a', 'a', 'b'].map(id => ({ pen: id })), { plays: 1, air: 0 })
+      return [finished.get('a'), finished.get('b')].map(times => Math.round(times![0]!))
+    }
+    expect(ends(300)).toEqual([320, 1320])
+    expect(ends(301)).toEqual([1020, 1010])
   })
   it('tells when a pen was finished in each play, the soonest first', () => {
     const one: EveningProblem = { pens: [pen('a', [work('1', 40, { spread: 0.4 })])], hours: evening, changes: {} }

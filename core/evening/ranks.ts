@@ -28,6 +28,8 @@ export interface Stretches {
   promised: readonly number[]
   /** Of each piece whether nothing of its pen is left for this evening after it: 1, else 0. */
   isLast: Int32Array
+  /** Whether any piece has a latest time. */
+  isBound: boolean
 }
 
 /** A wait in which hands turn to something else, s. */
@@ -50,7 +52,7 @@ export function stretchesOf({ pens, columns }: Task): Stretches {
     }
   })
   const promised = pens.flatMap(({ due }, pen) => (due < Infinity ? [pen] : []))
-  return { count: pens.length, of, pens: found, promised, isLast }
+  return { count: pens.length, of, pens: found, promised, isLast, isBound: columns.latest.some(one => one < Infinity) }
 }
 
 /** The pens that have work left, by the ranks of what is next on them. */
@@ -112,7 +114,7 @@ export function byRanks(task: Task, stretches: Stretches, ranking: Ranking): Way
 }
 
 /** Which pen is taken up next: of those that hands can turn to by now the one with the least rank; if there is none, the soonest. */
-function nextOf(task: Task, course: Course, { isLast }: Stretches, line: Line, { patience, like, night }: Ranking): number {
+function nextOf(task: Task, course: Course, { isLast, isBound }: Stretches, line: Line, { patience, like, night }: Ranking): number {
   const { pens } = line
   const only = onlyThese(task, course.at)
   const soon = freeAt(course) + patience
@@ -120,8 +122,8 @@ function nextOf(task: Task, course: Course, { isLast }: Stretches, line: Line, {
   for (let place = 0; place < pens.length; place++) {
     const pen = num(pens, place)
     const rank = real(line.rank, pen)
-    // Nobody after this one can come before what was chosen.
-    if (rank - like - night >= best) break
+    // Nobody after this one can come before what was chosen, but what is near to its latest time.
+    if (!isBound && rank - like - night >= best) break
     if (only && !only.includes(pen)) continue
     const crew = crewFor(task, course, pen)
     const change = changeFor(task, course, pen, crew)

@@ -30,6 +30,25 @@ describe('the least that hands stand about', () => {
     const late = pen('a', [work('0', 5), work('1', 10, { wait: 500 }), work('2', 10, { wait: 30 })])
     expect(standing(problem(late), 1050)).toBe(30)
   })
+  it('counts the changes between its pieces, and how long tonight is worked from where it stands (by hand)', () => {
+    const bit = (which: string) => ({ kind: 'bit', which })
+    const changed = pen('a', [work('1', 10, { setUp: bit('7') }), work('2', 10, { setUp: bit('8') }), work('3', 10, { setUp: bit('7') })])
+    expect(standing({ pens: [changed], hours: evenings, changes: { bit: 6 } }, 48)).toBe(18)
+    // Its first change, and then its waits, which are longer than the changes in them.
+    const waits = pen('a', changed.work.map((one, at) => ({ ...one, wait: at ? 8 : 0 })))
+    expect(standing({ pens: [waits], hours: evenings, changes: { bit: 6 } }, 52)).toBe(16 + 6)
+    // Two that wait side by side have 20 s stood about: 10 of them are known, since one alone takes 50, and there is work for 40.
+    const two = problem(coats, { ...coats, id: 'b' })
+    expect(standing(two, 50 + 60)).toBe(10)
+    // With so much time to lose in all, one of them may be left to the next evening.
+    expect(standing(two, 50 + 1010)).toBe(0)
+  })
+  it('is not looked for before the hours begin, nor with a helper, nor after the last of them', () => {
+    const later = { ...problem(coats), hours: [{ from: 50, to: 150 }, ...evenings.slice(1)] }
+    expect(standing(later, 100)).toBe(30)
+    expect(standing({ ...problem(coats), helpers: [evenings] }, 50)).toBe(0)
+    expect(standing({ ...problem(coats), hours: [] }, 50)).toBe(0)
+  })
   it('is never more than what a plan comes to that has pens finished as soon (property)', () => {
     const piece = fc.tuple(fc.integer({ min: 1, max: 30 }), fc.constantFrom(0, 0, 20, 60, 300), fc.constantFrom(null, '7', '8'))
     const pens = fc.array(fc.array(piece, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 3 })

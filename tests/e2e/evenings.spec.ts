@@ -76,9 +76,27 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await expect(list.getByRole('link').filter({ hasText: 'A2' })).toHaveCount(0)
   const pins = async () => ((await (await request.get('/api/evenings')).json()) as EveningsKept).pins
   expect(await pins()).toMatchObject([{ pen: pens[1]!.id, kind: 'not before' }])
+  const wishes = page.getByRole('region', { name: 'As you want it' })
+  await expect(wishes.getByRole('listitem')).toHaveText(/^A2, Check the parts\s*Not before/)
   await row(page, 'A2').getByRole('button').first().press('Enter')
-  await page.getByRole('button', { name: 'Take back' }).click()
+  await page.getByRole('button', { name: 'Take back', exact: true }).click()
   await expect(list.getByRole('link').filter({ hasText: 'A2' }).first()).toBeVisible()
+  expect(await pins()).toEqual([])
+
+  // The same with a finger: what it costs is said where it is held, it is told when it lies there, and put back.
+  const from = (await row(page, 'A3').getByRole('button').first().boundingBox())!
+  const lane = (await row(page, 'A3').locator('.lane').boundingBox())!
+  await page.mouse.move(from.x + 8, from.y + 8)
+  await page.mouse.down()
+  await page.mouse.move(lane.x + 0.25 * lane.width, from.y + 8, { steps: 4 })
+  const held = row(page, 'A3').getByRole('status')
+  await expect(held).toHaveText(/^Check the parts\. Not before .*\d\d:\d[05]\. (It costs nothing|Pens are ready .* on average|.* would miss)/, { timeout: 15_000 })
+  expect(await pins()).toEqual([])
+  await page.mouse.up()
+  await expect(wishes.getByRole('listitem')).toHaveText(/^A3, Check the parts\s*Not before/)
+  const told = page.getByRole('listitem').filter({ hasText: 'A3, Check the parts. Not before' })
+  await told.getByRole('button', { name: 'Put it back' }).click()
+  await expect(wishes).toHaveCount(0)
   expect(await pins()).toEqual([])
 
   // Pieces that are alike, in one go; that is taken back as a whole.
@@ -87,7 +105,7 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await expect.poll(async () => (await pins()).length).toBeGreaterThan(2)
   expect(new Set((await pins()).map(one => one.group)).size).toBe(1)
   await row(page, 'A2').getByRole('button').first().press('Enter')
-  await page.getByRole('button', { name: 'Take back' }).click()
+  await page.getByRole('button', { name: 'Take back', exact: true }).click()
   await expect.poll(pins).toEqual([])
 
   // An entry that comes in from elsewhere: the rest follows.

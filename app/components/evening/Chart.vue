@@ -12,6 +12,10 @@ const props = defineProps<{
   boards: readonly Board[]
   before: boolean
   after: boolean
+  /** What is held would cost this. */
+  cost: string
+  /** Whether the order may be changed, and hours. */
+  movable: boolean
 }>()
 const emit = defineEmits<{
   move: [by: number]
@@ -73,12 +77,13 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
       </div>
     </div>
     <EveningHands
-      name="your hands" :groups="hands" :columns="columns" movable @pulled="pull" @ends="(evening, until) => emit('ends', evening, until)"
+      name="your hands" :groups="hands" :columns="columns" :movable="movable" @pulled="pull"
+      @ends="(evening, until) => emit('ends', evening, until)"
     />
     <EveningHands v-if="helps.length" name="who helps" :groups="helps" :columns="columns" />
     <EveningRow
-      v-for="row in rows" :key="row.board.pen.id" :row="row" :columns="columns" @pick="emit('pick', $event)"
-      @hold="(block, wish) => emit('hold', block, wish)" @put="(block, wish) => emit('put', block, wish)"
+      v-for="row in rows" :key="row.board.pen.id" :row="row" :columns="columns" :cost="cost" :movable="movable"
+      @pick="emit('pick', $event)" @hold="(block, wish) => emit('hold', block, wish)" @put="(block, wish) => emit('put', block, wish)"
     />
     <FieldSaveSvg :drawn="asSvg" name="oxlip-evenings" label="Save the evenings" class="save" />
     <p v-if="others.length" class="quiet later">Nothing in these evenings: {{ others.join(' ') }}</p>

@@ -55,7 +55,7 @@ const lengthen = ({ day = '', to }: Column, minutes: number) => emit('ends', { d
 
 <style scoped>
 .row { position: relative; display: grid; grid-template-columns: var(--name) minmax(0, 1fr); align-items: center; }
-.name { padding-right: 0.6rem; font-size: 0.95rem; font-weight: 700; text-align: right; }
+.name { padding-right: 0.6rem; font-size: 0.95rem; font-weight: 700; line-height: 1.15; text-align: right; }
 .lane { position: relative; min-height: 2.75rem; }
 .work {
   position: absolute;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { format } from 'date-fns'
 import type { Pin } from '#schemas'
 import type { Shown } from '~/utils/evening-view'
 import type { Wish } from '~/composables/usePinning'
@@ -47,11 +46,6 @@ const wanted = computed(() => {
 const weight = computed(() => props.pins.find(one => one.pen === props.picked.pen && one.kind === 'weight')?.weight ?? 1)
 const WEIGHTS = [1, 2, 3, 5].map(times =>
   ({ label: times === 1 ? 'Its promise counts as any other' : `Its promise counts ${times} times`, value: times }))
-function pinWords({ kind, at }: Pin): string {
-  if (kind === 'first') return 'This first'
-  if (kind === 'together') return 'In one go with the others'
-  return `${kind === 'by' ? 'By' : 'Not before'} ${at ? format(new Date(at), 'EEE d MMM HH:mm') : ''}`
-}
 </script>
 
 <template>
@@ -66,7 +60,7 @@ function pinWords({ kind, at }: Pin): string {
     </header>
     <ul v-if="wanted.length" class="ways">
       <li v-for="pin in wanted" :key="pin.id">
-        <b>{{ pinWords(pin) }}</b> <button type="button" class="key" @click="emit('drop', pin.id)">Take back</button>
+        <b>{{ wishWords(pin, now) }}</b> <button type="button" class="key" @click="emit('drop', pin.id)">Take back</button>
       </li>
     </ul>
     <p class="ways">

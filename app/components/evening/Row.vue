@@ -5,7 +5,7 @@ import type { Wish } from '~/composables/usePinning'
 import type { Drawn, Row } from '~/utils/evening-rows'
 
 /** One pen in the coming evenings; its work can be taken up and put elsewhere. */
-const props = defineProps<{ row: Row, columns: readonly Column[] }>()
+const props = defineProps<{ row: Row, columns: readonly Column[], cost: string, movable: boolean }>()
 const emit = defineEmits<{ pick: [block: Shown], hold: [block: Shown, wish: Wish | undefined], put: [block: Shown, wish: Wish] }>()
 const { now } = useClock()
 const field = useTemplateRef('field')
@@ -47,7 +47,7 @@ function spoken({ blocks, from, to }: Drawn): string {
 }
 
 /** What is held, where the finger took it, and what it would be put down as. */
-const held = ref<{ block: Shown, x: number, moved: boolean, wish?: Wish | undefined }>()
+const held = shallowRef<{ block: Shown, x: number, moved: boolean, wish?: Wish | undefined }>()
 /** A finger that moves less than this rests, px. */
 const RESTS = 8
 function take({ left, blocks, first }: Target, event: PointerEvent) {
@@ -58,7 +58,7 @@ function take({ left, blocks, first }: Target, event: PointerEvent) {
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
 }
 function drag(event: PointerEvent) {
-  const one = held.value
+  const one = props.movable ? held.value : undefined
   const box = field.value?.getBoundingClientRect()
   if (!one || !box || (!one.moved && Math.abs(event.clientX - one.x) < RESTS)) return
   const wish = wishAt(one.block, (event.clientX - box.left) / box.width)
@@ -83,6 +83,15 @@ function letGo() {
   else if (one.wish) emit('put', one.block, one.wish)
   else emit('hold', one.block, undefined)
 }
+/** Where what is held would lie, and what is said of that. */
+const ghost = computed(() => {
+  const one = held.value
+  if (!one?.moved) return undefined
+  if (!one.wish?.at) return { says: 'Nobody is at the lathe there: let go, and it stays where it was.' }
+  const left = `${alongEvenings(props.columns, new Date(one.wish.at)) * width.value}px`
+  const cost = props.cost || 'Working out what it costs ...'
+  return { left, says: `${one.block.title}. ${wishWords(one.wish, now.value)}. ${cost}` }
+})
 const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.value.block)
 </script>
 
@@ -106,6 +115,10 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
         @pointerdown="take(target, $event)" @pointermove="drag" @pointerup="letGo" @pointercancel="held = undefined"
         @keydown.enter.prevent="emit('pick', target.first)"
       />
+      <template v-if="ghost">
+        <i v-if="ghost.left" class="ghost" :style="{ left: ghost.left }" />
+        <b class="told" role="status" :style="{ '--at': ghost.left ?? '50%' }">{{ ghost.says }}</b>
+      </template>
       <i
         v-for="(edge, index) in row.edges" :key="`l${index}`" class="latest" :class="{ missed: edge.missed }"
         :title="edge.missed ? 'past its latest time' : `to be begun by ${clockTime(edge.at, now)}`"
@@ -171,6 +184,24 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
 .band b { display: none; overflow: hidden; white-space: nowrap; font-weight: 700; font-size: 0.85rem; text-align: center; }
 @container (min-width: 44px) { .band b { display: block; } }
 .band.held { outline: 3px solid var(--leaf); }
+.ghost { position: absolute; z-index: 3; inset-block: 0; border-left: 3px solid var(--leaf); pointer-events: none; }
+/* Below what is held, and within the row. */
+.told {
+  --wide: min(20rem, 100%);
+  position: absolute;
+  z-index: 3;
+  top: calc(100% + 2px);
+  left: clamp(0px, var(--at) - var(--wide) / 2, 100% - var(--wide));
+  width: var(--wide);
+  pointer-events: none;
+  padding: 0.35rem 0.6rem;
+  border: 1px solid var(--leaf);
+  border-radius: 4px;
+  background: var(--surface);
+  color: var(--ink);
+  font-size: 0.95rem;
+  line-height: 1.3;
+}
 .latest { position: absolute; inset-block: 0.2rem; border-left: 2px dashed var(--brick); }
 .latest.missed { border-left: 4px solid var(--brick); }
 .flag {

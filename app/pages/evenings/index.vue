@@ -169,7 +169,8 @@ function move(by: number) {
       <p v-if="store.trouble" class="harm" role="alert">{{ store.trouble }}</p>
       <EveningChart
         :blocks="blocks" :evenings="shown" :promised="promised" :boards="store.boards" :before="from > 0"
-        :after="from + count < evenings.length" @move="move" @pick="pick" @hold="hold" @put="put" @ends="lengthen"
+        :after="from + count < evenings.length" :cost="cost" :movable="me.may('shelf')" @move="move"
+        @pick="pick" @hold="hold" @put="put" @ends="lengthen"
       />
       <EveningPicked
         v-if="picked && me.may('shelf')" :picked="picked" :own="ownOf(picked.pen)" :cost="cost"
@@ -177,6 +178,7 @@ function move(by: number) {
         :alike="alike.map(one => one.board.pen.mark)" @pick="pick" @hold="hold" @put="put" @together="together"
         @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
+      <EveningWishes :pins="store.kept?.pins ?? []" :blocks="blocks" :movable="me.may('shelf')" @drop="drop" />
       <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />
       <p class="quiet figures">
         A notch on the line of hands is a change of bit, paper or bottle; bands are waits that run by themselves. {{ danger }}
