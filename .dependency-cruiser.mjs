@@ -1,6 +1,7 @@
 /** The rooms of the core, each with those it may know. What is not named here is forbidden. */
 const CORE = {
   sure: [],
+  chance: [],
   format: [],
   figures: ['sure'],
   units: ['format', 'sure'],
@@ -17,14 +18,14 @@ const CORE = {
     'abrasives', 'barrel', 'climate', 'defects', 'evening', 'figures', 'film', 'findings', 'format', 'method', 'plan', 'sanding', 'shelf',
     'sure', 'units',
   ],
-  evening: ['sure'],
+  evening: ['chance', 'sure'],
   classroom: ['bench', 'plan'],
   intake: [],
   findings: ['defects', 'sure'],
   money: ['abrasives', 'figures', 'plan', 'shelf'],
   orders: ['bench', 'sure'],
   stock: ['sure'],
-  simulate: ['bench', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
+  simulate: ['bench', 'chance', 'climate', 'defects', 'figures', 'film', 'method', 'plan', 'sanding', 'shelf', 'sure'],
 }
 /** The rooms of the plan, later ones on earlier ones only. */
 const PLAN = ['model', 'make', 'trace', 'judge', 'say', 'mend']

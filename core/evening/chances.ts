@@ -1,7 +1,7 @@
+import { normals, seedOf, uniforms } from '../chance'
 import { nth, real, whole } from '../sure'
 import { beginning, isOpen, readyAt, take, type Course } from './course'
 import type { Block, EveningPen, EveningProblem } from './problem'
-import { chanceOf } from './search'
 import { taskOf, withPens, type Chain, type Task } from './task'
 
 /** How often evenings were played, and how they went for each pen. */
@@ -38,15 +38,17 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
   const task = taskOf({ ...problem, first: [], together: [] })
   const index = new Map(task.pens.map((pen, at) => [pen.id, at]))
   const order = blocks.flatMap(({ pen }) => index.get(pen) ?? [])
-  const chance = chanceOf(seed)
-  const normal = () => Math.sqrt(-2 * Math.log(chance())) * Math.cos(2 * Math.PI * chance())
+  const weather = normals(seedOf('air', seed))
+  // Each pen has luck of its own, so that one more or less changes nothing in that of the others.
+  const luck = problem.pens.map(({ id }): Luck =>
+    ({ times: normals(seedOf(id, 'times', seed)), mends: uniforms(seedOf(id, 'mends', seed)) }))
   const finished = new Map(problem.pens.map(pen => [pen.id, [] as number[]]))
   const kept = new Map(problem.pens.flatMap(pen => (pen.due === undefined ? [] : [[pen.id, 0] as [string, number]])))
   const dues = [...new Set(problem.pens.flatMap(pen => pen.due ?? []))].sort((a, b) => a - b)
   const wholly = dues.map(() => 0)
   for (let play = 0; play < plays; play++) {
-    const stretch = Math.exp(air * normal())
-    const played = playedTask(task, problem.pens, stretch, normal, chance)
+    const stretch = Math.exp(air * weather())
+    const played = playedTask(task, problem.pens, stretch, luck)
     const course = run(played, order)
     const broken = new Set<number>()
     problem.pens.forEach((pen, at) => {
@@ -100,16 +102,21 @@ function placesOf(task: Task, order: readonly number[]): number[][] {
   return places
 }
 
+/** How the work on a pen falls out: how long its pieces take, and whether something goes wrong. */
+interface Luck {
+  times: () => number
+  mends: () => number
+}
+
 /** A task in which times are as they fell this once. */
-function playedTask(
-  task: Task, pens: readonly EveningPen[], stretch: number, normal: () => number, chance: () => number,
-): Task {
+function playedTask(task: Task, pens: readonly EveningPen[], stretch: number, luck: readonly Luck[]): Task {
   return withPens(task, task.pens.map((chain, index): Chain => {
     const { work } = nth(pens, index)
+    const { times, mends } = nth(luck, index)
     return {
       ...chain,
       hands: Float64Array.from(work, ({ hands, spread = 0, mend }) =>
-        hands * Math.exp(spread * normal()) + (mend && chance() < mend.chance ? mend.hands : 0)),
+        hands * Math.exp(spread * times()) + (mend && mends() < mend.chance ? mend.hands : 0)),
       wait: chain.wait.map(wait => wait * stretch),
       latest: chain.latest.map(latest => latest * stretch),
       after: chain.after * stretch,

@@ -1,10 +1,11 @@
+import { uniforms } from '../chance'
 import { must } from '../sure'
 import { beginning, blocksOf } from './course'
 import { searching, type Way } from './exact'
 import { compareCosts, usuallyWanted, SAME, type Block, type Costs, type EveningProblem, type Goal } from './problem'
 import { costsOfOrder } from './kept'
 import { bestRanking, firstRankings, stretchesOf } from './ranks'
-import { bettered, chanceOf } from './search'
+import { bettered } from './search'
 import { beforeHands, leastStanding } from './standing-bound'
 import { leastOf } from './strong-bound'
 import { taskOf, type Task } from './task'
@@ -105,7 +106,7 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
     return costs && compareCosts(costs, best.costs, wanted) < 0 ? { order: found.order, costs } : best
   }
   let looked = 0
-  const chance = chanceOf(seed)
+  const chance = uniforms(seed)
   const bettering = bettered({ task, stretches, wanted, least, chance }, { ...first, way: best }, every)
   for (let better = bettering.next(best); better.value; better = bettering.next(best)) {
     best = better.value

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
+import { uniforms } from '../chance'
 import type { EveningProblem } from './index'
 import { costsOfOrder, Kept } from './kept'
 import { byRanks, firstRankings, otherRanking, stretchesOf } from './ranks'
-import { chanceOf } from './search'
 import { taskOf, type Task } from './task'
 
 const piece = fc.record({
@@ -26,7 +26,7 @@ const anyTask = fc.record({
 
 it('an order changed over a stretch comes to what it does when it is counted from its beginning (property)', () => {
   fc.assert(fc.property(anyTask, fc.integer({ min: 1, max: 1e6 }), (task, seed) => {
-    const chance = chanceOf(seed)
+    const chance = uniforms(seed)
     const stretches = stretchesOf(task)
     const [ranking] = firstRankings(task, stretches)
     const kept = new Kept(task, byRanks(task, stretches, ranking!).order)
@@ -50,7 +50,7 @@ const roughly = (costs: Record<string, number>) =>
 it('a ranking gives an order of all pieces, and what that comes to; a pen of better rank is finished first where nothing waits', () => {
   fc.assert(fc.property(anyTask, fc.integer({ min: 1, max: 1e6 }), (task, seed) => {
     const stretches = stretchesOf(task)
-    const chance = chanceOf(seed)
+    const chance = uniforms(seed)
     let [ranking] = firstRankings(task, stretches)
     for (let time = 0; time < 5; time++) {
       ranking = otherRanking(ranking!, stretches, time > 2, chance)

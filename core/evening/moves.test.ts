@@ -1,8 +1,8 @@
 import fc from 'fast-check'
+import { uniforms } from '../chance'
 import { Kept } from './kept'
 import { changeOf } from './moves'
 import { byRanks, firstRankings, stretchesOf } from './ranks'
-import { chanceOf } from './search'
 import { taskOf } from './task'
 
 const setUps = [null, { kind: 'bit', which: '7' }, { kind: 'bit', which: '8' }]
@@ -20,7 +20,7 @@ it('a changed order has all pieces of every pen, is another where it says, and m
     })
     const stretches = stretchesOf(task)
     const kept = new Kept(task, byRanks(task, stretches, firstRankings(task, stretches)[0]!).order)
-    const chance = chanceOf(seed)
+    const chance = uniforms(seed)
     let others = 0
     for (let time = 0; time < 60; time++) {
       const { order, from, to } = changeOf(task, kept, chance)

@@ -218,6 +218,29 @@ describe('chances', () => {
       expect(keptIn(with_(1, due + 20))).toBeGreaterThanOrEqual(keptIn(with_(1, due)))
     }), { numRuns: 40 })
   })
+  it('a pen more makes no other’s better, or seldom and by little, where hands are free just in time after it (Graham 1969) (property)', () => {
+    let sum = 0
+    const piece = fc.tuple(fc.integer({ min: 60, max: 1800 }), fc.constantFrom(0, 0, 400, 2400, 18_000))
+    const anyPen = fc.array(piece, { minLength: 1, maxLength: 4 })
+    const anyDue = fc.integer({ min: 1000, max: 70_000 })
+    const hours = [{ from: 0, to: 6000 }, { from: 60_000, to: 66_000 }]
+    fc.assert(fc.property(fc.array(anyPen, { minLength: 1, maxLength: 4 }), anyPen, anyDue, (all, more, due) => {
+      const pens = [...all, more].map((pieces, at) =>
+        pen(String(at), pieces.map(([hands, wait], step) => work(String(step), hands, { wait, spread: 0.3 })), { due }))
+      const finished = (these: EveningPen[]) => {
+        const problem: EveningProblem = { pens: these, hours, changes: {} }
+        const order = these.flatMap(one => one.work.map(() => ({ pen: one.id })))
+        return playEvenings(problem, order, { plays: 100 }).kept
+      }
+      const [before, after] = [finished(pens.slice(0, -1)), finished(pens)]
+      for (const one of pens.slice(0, -1)) {
+        const better = after.get(one.id)! - before.get(one.id)!
+        expect(better).toBeLessThan(0.1)
+        sum += better
+      }
+    }), { numRuns: 100 })
+    expect(sum).toBeLessThan(0)
+  })
   it('what endangers a promise most is what may be put off the least, and by when it must begin', () => {
     const pens = [pen('a', [work('1', 10), work('2', 10, { wait: 880 }), work('3', 10)], { due: 1070 }), pen('b', [work('1', 20)])]
     const problem: EveningProblem = { pens, hours: evening, changes: {} }

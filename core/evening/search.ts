@@ -5,15 +5,6 @@ import { compareCosts, SAME, type Costs, type Goal } from './problem'
 import { byRanks, otherRanking, type Ranked, type Stretches } from './ranks'
 import type { Task } from './task'
 
-/** Chance of its own, the same by a seed: 0 to 1. */
-export function chanceOf(seed: number): () => number {
-  let state = seed % 4_294_967_296
-  return () => {
-    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296
-    return (state + 0.5) / 4_294_967_296
-  }
-}
-
 /** What a search goes by. */
 export interface Bettering {
   /** What there is to do. */

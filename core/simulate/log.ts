@@ -1,7 +1,7 @@
 import type { BenchEvent } from '../bench'
 import type { Plan } from '../plan'
 import type { Playable } from './play'
-import { normals } from './normal'
+import { normals } from '../chance'
 
 /** Who worked, on which pen, from when on; and how entries get their ids. */
 export interface Simulated {

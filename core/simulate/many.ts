@@ -1,4 +1,4 @@
-import { normals } from './normal'
+import { normals } from '../chance'
 import type { Outcome, Playable } from './play'
 
 /** Figures of an outcome that are told by how they spread, and those of which it is told how often they are so. */

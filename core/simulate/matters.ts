@@ -1,4 +1,4 @@
-import { normals } from './normal'
+import { normals } from '../chance'
 import type { Unknown } from './unknowns'
 
 /** How much of what is unknown about a result comes from one unknown. */

@@ -10,7 +10,7 @@ import { handOf, type Hand } from './hand'
 import { simulatedLog } from './log'
 import { playing, playMany } from './many'
 import { sharesOf } from './matters'
-import { normals, uniforms } from './normal'
+import { normals } from '../chance'
 import { playable } from './play'
 
 const handFor = (plan: Plan, change: Partial<Hand> = {}): Hand => ({ ...handOf(plan.inputs.material), ...change })
@@ -221,18 +221,6 @@ describe('what matters', () => {
     expect(first!.id).toMatch(/^build:/)
     expect(first!.total).toBeGreaterThan(0.6)
   })
-})
-
-it('chance is even and normal: means, spreads and the part beyond two deviations', () => {
-  const [chance, next] = [uniforms(9), normals(9)]
-  const evens = Array.from({ length: 40_000 }, chance)
-  const drawn = Array.from({ length: 40_000 }, next)
-  const mean = (of: number[]) => of.reduce((sum, each) => sum + each, 0) / of.length
-  expect(Math.abs(mean(evens) - 0.5)).toBeLessThan(0.006)
-  expect(Math.abs(mean(evens.map(each => (each - 0.5) ** 2)) - 1 / 12)).toBeLessThan(0.002)
-  expect(Math.abs(mean(drawn))).toBeLessThan(0.02)
-  expect(Math.abs(mean(drawn.map(each => each ** 2)) - 1)).toBeLessThan(0.03)
-  expect(Math.abs(mean(drawn.map(each => (Math.abs(each) > 2 ? 1 : 0))) - 0.0455)).toBeLessThan(0.005)
 })
 
 describe('a simulated pen', () => {

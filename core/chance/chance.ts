@@ -33,3 +33,10 @@ export function uniforms(seed: number): () => number {
   }
 }
 const { imul } = Math
+
+/** A number from words, so that what has a name has chance of its own by a seed (Fowler, Noll and Vo’s sum, 32 bits). */
+export function seedOf(...words: readonly (string | number)[]): number {
+  let sum = 0x811c9dc5
+  for (const letter of words.join(' ')) sum = imul(sum ^ (letter.codePointAt(0) ?? 0), 0x01000193)
+  return sum >>> 0
+}

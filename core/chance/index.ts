@@ -1,0 +1,1 @@
+export { normals, seedOf, uniforms } from './chance'
