@@ -1,4 +1,6 @@
-/** What every Jest of this project shares; `scripts/mutants.mjs` runs the core’s tests with it alone. */
+import { availableParallelism } from 'node:os'
+
+/** What every Jest of this project shares; `scripts/mutants.ts` runs the core’s tests with it alone. */
 export const common = {
   transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2023' } }] },
   moduleNameMapper: {
@@ -14,6 +16,8 @@ export const common = {
 }
 
 export default {
+  // Left to itself Jest takes one worker of two: half the time, since most tests wait for nobody.
+  maxWorkers: Math.max(2, availableParallelism() - 1),
   projects: [
     { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,devices,app,tests/{rules,browser}}/**/*.test.ts'] },
     {

@@ -218,7 +218,7 @@ describe('chances', () => {
       expect(keptIn(with_(1, due + 20))).toBeGreaterThanOrEqual(keptIn(with_(1, due)))
     }), { numRuns: 40 })
   })
-  it('a pen more makes no other’s better, or seldom and by little, where hands are free just in time after it (Graham 1969) (property)', () => {
+  it('a pen more makes no other’s better, or seldom and by little, where hands come free just in time (Graham 1969) (property)', () => {
     let sum = 0
     const piece = fc.tuple(fc.integer({ min: 60, max: 1800 }), fc.constantFrom(0, 0, 400, 2400, 18_000))
     const anyPen = fc.array(piece, { minLength: 1, maxLength: 4 })

@@ -1,15 +1,13 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import type { OrderPage } from '../../contract'
 import { expect, test } from '../stand'
+import { faultsOf } from '../support/axe'
 
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 1024, height: 768 },
   { width: 390, height: 844 },
 ]
-/** What axe looks for: all it knows of these, or single rules. */
-const ALL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
 /** Names, roles and order are the same at every width and in the dark: there it is looked for what widths and colours change. */
 const LOOKS = [
   { theme: 'light', size: SIZES[0]!, rules: [] }, { theme: 'light', size: SIZES[1]!, rules: ['target-size'] },
@@ -76,11 +74,17 @@ async function screens(page: Page): Promise<[string, string, string][]> {
   ]
 }
 
-/** Waits until nothing moves or fades any more: what is half pale while it does is no fault. */
+/**
+ * Waits until nothing moves or fades any more: what is half pale while it does is no fault. A colour that is handed down fades one part
+ * after the other, so it is looked at again after each.
+ */
 async function still() {
-  await new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))
-  const ends = document.getAnimations().filter(one => Number.isFinite(one.effect?.getComputedTiming().endTime))
-  await Promise.all(ends.map(one => one.finished.catch(() => undefined)))
+  for (;;) {
+    await new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))
+    const ends = document.getAnimations().filter(one => Number.isFinite(one.effect?.getComputedTiming().endTime))
+    if (!ends.length) return
+    await Promise.all(ends.map(one => one.finished.catch(() => undefined)))
+  }
 }
 
 /** A page is opened once, by turns at another size, and looked at in all of them: opening is what takes its time. */
@@ -94,10 +98,7 @@ async function lookAt(page: Page, name: string, first: number) {
     const which = `${name}, ${theme}, ${size.width}x${size.height}`
     await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
       `${which} scrolls sideways`).toBeLessThanOrEqual(0)
-    const axe = new AxeBuilder({ page })
-    const { violations } = await (rules.length ? axe.withRules([...rules]) : axe.withTags(ALL)).analyze()
-    const nodes = (one: (typeof violations)[number]) => one.nodes.map(node => node.target.join(' ')).slice(0, 3).join(' | ')
-    expect(violations.map(one => `${one.id}: ${nodes(one)}`), which).toEqual([])
+    expect(await faultsOf(page, rules), which).toEqual([])
   }
 }
 
@@ -131,13 +132,7 @@ test('the opened parts too: a number, the settings, the defect form', async ({ p
   // What fades in is half pale while it does: colours are looked at when it stands.
   await page.emulateMedia({ reducedMotion: 'reduce' })
   const made = await pen()
-  const clean = async (part: string) => {
-    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-    expect(
-      violations.map(one => `${one.id}: ${one.nodes.map(node => node.target.join(' ')).join(' | ')}`),
-      part,
-    ).toEqual([])
-  }
+  const clean = async (part: string) => expect(await faultsOf(page), part).toEqual([])
   await page.goto(`/pens/${made.id}`)
   await page
     .getByRole('button', { name: /what went into it/ })
