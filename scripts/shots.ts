@@ -40,7 +40,7 @@ await main(() =>
       },
       { name: 'pen-coats', path: at('C2', '/work'), ready: '.title' },
       { name: 'pen-what-if', path: `${at('D1', '/what-if')}?with=depth.80,hurry`, ready: 'tbody td', first: playedThrough },
-      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: async page => page.keyboard.press('w') },
+      { name: 'pen-defect', path: at('C2', '/work'), ready: '.title', first: somethingWrong },
       { name: 'pen-record', path: at('A1', '/record'), ready: 'table' },
       { name: 'methods', path: '/methods', ready: 'article' },
       { name: 'evenings', path: '/evenings', ready: '.chart', first: rested },
@@ -74,6 +74,12 @@ await main(() =>
     }
   }),
 )
+
+/** What can be wrong, once it can be chosen. */
+async function somethingWrong(page: Page) {
+  await page.keyboard.press('w')
+  await page.getByText('Chip, tear-out').waitFor()
+}
 
 /** The finish panel, once its choices are worked out. */
 async function openFinish(page: Page) {

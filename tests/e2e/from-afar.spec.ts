@@ -73,6 +73,7 @@ test('a phone with 15 pens in work: the yellow key is in sight, the pens fold, n
     await expect(title(page)).toHaveText('Thin CA, coat 1')
     const key = page.getByRole('button', { name: /^Coat 1 is on/ })
     expect(await inSight(page, key)).toBe(true)
+    expect(await inSight(page, page.getByText('◆ Fumes sting and sink'))).toBe(true)
     expect(await sideways(page)).toBe(0)
     const bench = page.getByRole('navigation', { name: 'Pens on the bench' })
     expect(await bench.getByRole('link').count()).toBeLessThanOrEqual(4)

@@ -183,12 +183,12 @@ useWorkKeys(
 <template>
   <div v-if="pen && plan && traced && state" class="work figures">
     <WorkHead
-      v-if="!afar" v-model:quiet="quiet" :pen="pen" :plan="plan" :state="state" :measured="measured" @help="help = true"
+      v-if="!afar" v-model:quiet="quiet" class="above" :pen="pen" :plan="plan" :state="state" :measured="measured" @help="help = true"
       @far="far = true"
     />
 
     <WorkPens
-      v-if="plain && !afar" :here="pen.id" :boards="boards.inWork" :next="nextOne" :why="why" :ended="ended" :away="elsewhere"
+      v-if="plain && !afar" class="above" :here="pen.id" :boards="boards.inWork" :next="nextOne" :why="why" :ended="ended" :away="elsewhere"
     />
 
     <LazyWorkDefect v-if="noting" :plan="plan" :step="next?.step.id ?? null" :looks="noting" @note="note" @close="noting = undefined" />
@@ -293,7 +293,12 @@ section.next.looking { grid-template-columns: minmax(0, 1fr) minmax(0, 33rem); a
 }
 @keyframes ends { from { border-color: transparent; } }
 @media (max-width: 900px) { section.next.looking { grid-template-columns: minmax(0, 1fr); } }
-@media (max-width: 640px) { .work { padding-bottom: 5.5rem; } }
+@media (max-width: 640px) {
+  .work { padding-bottom: 5.5rem; }
+  /* What can hurt stands where it is read before the step, not below the keys. */
+  .above { order: -2; }
+  .caution { order: -1; }
+}
 @media (max-width: 820px) {
   section.next, section.next.looking { grid-template-columns: minmax(0, 1fr); gap: 1rem; }
 }
