@@ -50,6 +50,7 @@ export const useEvenings = createSharedComposable(() => {
     if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests, first: data.first }
     else chances.value = data
   }
+  const shownNow = () => (plan.value?.is.blocks ?? store.kept?.shown ?? []).map(({ pen, step }) => ({ pen, step }))
   /** So many screens show evenings; others want to know only what comes next. */
   const screens = ref(0)
   const brief = computed(() => !screens.value)
@@ -59,7 +60,7 @@ export const useEvenings = createSharedComposable(() => {
     if (!now) return
     asked = now
     // Where this page has shown none yet it goes on with what was shown last, so that two devices say the same.
-    const shown = (plan.value?.is.blocks ?? store.kept?.shown ?? []).map(({ pen, step }) => ({ pen, step }))
+    const shown = shownNow()
     const enough = stays * 60
     const before = shown.length ? { shown } : {}
     const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, enough, ...before }
@@ -81,7 +82,7 @@ export const useEvenings = createSharedComposable(() => {
   /** What another problem would come to, answered beside what is shown. */
   const aside = (problem: EveningProblem, plays = false): Promise<Aside> =>
     new Promise((resolve) => {
-      const message: AskedEvenings = { kind: 'aside', number: ++question, problem, plays }
+      const message: AskedEvenings = { kind: 'aside', number: ++question, problem, plays, shown: shownNow() }
       waiting.set(question, resolve)
       asides.postMessage(message)
     })

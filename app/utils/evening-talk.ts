@@ -14,8 +14,11 @@ interface AskedPlan {
 export type AskedEvenings
   /** Plan this. */
   = | ({ kind: 'plan', number: number, problem: EveningProblem } & AskedPlan)
-  /** What this would come to: a good answer at once; `plays`: with when each pen is finished nine times in ten. */
-    | { kind: 'aside', number: number, problem: EveningProblem, plays: boolean }
+  /**
+   * What this would come to beside the order that is `shown`: a good answer at once; `plays`: with when each pen is finished nine times in
+   * ten.
+   */
+    | { kind: 'aside', number: number, problem: EveningProblem, plays: boolean, shown: readonly Pick<Block, 'pen' | 'step'>[] }
 
 /** What it answers. */
 export type ToldEvenings

@@ -7,8 +7,12 @@ import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
 const THINKS = 6000
 const BRIEF = 500
 const SLICE = 120
-/** For a question on the side: small, so that many can be asked. */
-const ASIDE = { changes: 250, most: 0 }
+/**
+ * For a question on the side: small, so that many can be asked; more where nothing is played. It goes on from what is shown, which was
+ * looked for much longer: what it costs would else be mostly that.
+ */
+const ASIDE = { changes: 250, most: 0, enough: 0 }
+const ASIDE_ALONE = { ...ASIDE, changes: 1000 }
 /** So often an evening on the side is played. */
 const PLAYS = 300
 /** A first answer is told after so long, ms. */
@@ -24,8 +28,8 @@ const tell = (message: ToldEvenings) => self.postMessage(message)
 
 self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
   if (data.kind === 'aside') {
-    const { number, problem, plays } = data
-    const plan = planEvenings(problem, ASIDE)
+    const { number, problem, plays, shown } = data
+    const plan = planEvenings(problem, { ...(plays ? ASIDE : ASIDE_ALONE), ...(shown.length ? { shown } : {}) })
     tell({ kind: 'aside', number, plan, finished: plays ? finishedIn(problem, plan, PLAYS) : [] })
     return
   }

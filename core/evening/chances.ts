@@ -1,6 +1,6 @@
 import { normals, seedOf, uniforms } from '../chance'
-import { nth, real, whole } from '../sure'
-import { beginning, isOpen, readyAt, take, type Course } from './course'
+import { nth, real } from '../sure'
+import { followed } from './follow'
 import type { Block, EveningPen, EveningProblem } from './problem'
 import { taskOf, withPens, type Chain, type Task } from './task'
 
@@ -49,7 +49,7 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
   for (let play = 0; play < plays; play++) {
     const stretch = Math.exp(air * weather())
     const played = playedTask(task, problem.pens, stretch, luck)
-    const course = run(played, order)
+    const course = followed(played, order, STANDS_BY).course
     const broken = new Set<number>()
     problem.pens.forEach((pen, at) => {
       const ends = real(course.ended, at) + nth(played.pens, at).after
@@ -72,35 +72,6 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
 
 /** Hands stand by for so long for the piece that was planned next; for longer they go on with another, s [model]. */
 const STANDS_BY = 300
-
-/**
- * The course of evenings in which hands keep to an order as people do: the first piece of it that is ready, or nearly, is taken up; one
- * whose wait goes on lets those after it pass.
- */
-function run(task: Task, order: readonly number[]): Course {
-  const course = beginning(task)
-  const places = placesOf(task, order)
-  for (let count = 0; count < order.length; count++) {
-    const now = Math.min(...course.now)
-    let [chosen, first, soon, soonest] = [-1, Infinity, -1, Infinity]
-    for (let pen = 0; pen < task.pens.length; pen++) {
-      if (!isOpen(task, course, pen)) continue
-      const ready = readyAt(task, course, pen)
-      if (ready < soonest) [soon, soonest] = [pen, ready]
-      const place = nth(nth(places, pen), whole(course.at, pen))
-      if (place < first && ready <= now + STANDS_BY) [chosen, first] = [pen, place]
-    }
-    take(task, course, chosen < 0 ? soon : chosen)
-  }
-  return course
-}
-
-/** Where in an order each piece of each pen stands. */
-function placesOf(task: Task, order: readonly number[]): number[][] {
-  const places: number[][] = task.pens.map(() => [])
-  order.forEach((pen, place) => nth(places, pen).push(place))
-  return places
-}
 
 /** How the work on a pen falls out: how long its pieces take, and whether something goes wrong. */
 interface Luck {
@@ -151,7 +122,7 @@ export function tightest(problem: EveningProblem, blocks: readonly Block[], pen:
   const endsWith = (at: number, from: number): number => {
     const pens = task.pens.map((chain, one) =>
       (one === own ? { ...chain, from: chain.from.map((before, piece) => (piece === at ? Math.max(before, from) : before)) } : chain))
-    return real(run(withPens(task, pens), order).ended, own) + nth(pens, own).after
+    return real(followed(withPens(task, pens), order, STANDS_BY).course.ended, own) + nth(pens, own).after
   }
   let least: Slack | undefined
   blocks.filter(block => block.pen === pen).forEach(({ step, begins }, at) => {

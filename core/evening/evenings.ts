@@ -1,6 +1,7 @@
 import { uniforms } from '../chance'
 import { must } from '../sure'
-import { beginning, blocksOf } from './course'
+import { beginning, blocksOf, costsOf } from './course'
+import { followed } from './follow'
 import { searching, type Way } from './exact'
 import { compareCosts, usuallyWanted, SAME, type Block, type Costs, type EveningProblem, type Goal } from './problem'
 import { costsOfOrder } from './kept'
@@ -95,7 +96,8 @@ export function* planning(problem: EveningProblem, options: EveningOptions & { e
   if (before) yield answer(before, false)
   const stretches = stretchesOf(task)
   const first = must(bestRanking(task, stretches, firstRankings(task, stretches), wanted), 'there are rankings to begin with')
-  let best = before && compareCosts(before.costs, first.way.costs, wanted) <= 0 ? before : first.way
+  let best = [...(before ? [before, ...keptTo(task, before.order)] : []), first.way]
+    .reduce((least, one) => (compareCosts(one.costs, least.costs, wanted) < 0 ? one : least))
   yield answer(best, false)
   if (meetsBound(best.costs)) return
   const free = withoutLatest(problem)
@@ -192,6 +194,12 @@ export function wayOf(task: Task, shown: readonly Pick<Block, 'pen' | 'step'>[])
   const costs = costsOfOrder(task, order)
   return costs && { order, costs }
 }
+
+/** So long, s, is stood by where an order that was shown is kept to while something else is another than it was. */
+const STAND_BY = [0, 60, 300]
+/** What comes of an order where one whose wait goes on lets others pass: it was made for other hours, or before a wish. */
+const keptTo = (task: Task, order: readonly number[]): Way[] =>
+  STAND_BY.map(seconds => followed(task, order, seconds)).map(({ order: done, course }) => ({ order: done, costs: costsOf(course) }))
 
 /** Whether one is as good as another but for a little in what is counted in seconds. */
 function isAsGood(one: Costs, other: Costs, wanted: readonly Goal[], enough: number): boolean {
