@@ -196,6 +196,7 @@ test('a pupil has their own pens on the bench, sees those of others, and works o
   await phone.goto(`${stand.network!.secure}/evenings`)
   await expect(phone.locator('.chart')).toBeVisible()
   await expect(phone.getByRole('button', { name: 'Hours', exact: true })).toHaveCount(0)
+  await expect(phone.getByRole('button', { name: /^The end of/ })).toHaveCount(0)
   // The fair is for whoever looks: pens and what is asked for them, nothing to sell and no places.
   await phone.goto(`${stand.network!.secure}/pens/fair`)
   await phone.locator('.pens .head').first().click()
