@@ -222,5 +222,7 @@ it('what no hours hold lies after them, and is told', () => {
   expect(order(planEvenings({ pens: [], hours: [], changes: {} }))).toEqual([])
   expect(() => planEvenings({ pens: [], hours: [{ from: 5, to: 5 }], changes: {} })).toThrow(RangeError)
   expect(() => planEvenings({ pens: [], hours: [{ from: 0, to: 5 }, { from: 4, to: 8 }], changes: {} })).toThrow(RangeError)
-  expect(() => planEvenings({ pens: [pen('a', [work(-1)])], hours: [], changes: {} })).toThrow(RangeError)
+  const of = (...pieces: Work[]) => () => planEvenings({ pens: [pen('a', [work(1)]), pen('b', pieces)], hours: [], changes: {} })
+  for (const wrong of [of(work(-1)), of(work(1), work(Number.NaN)), of(work(1), work(1, { wait: -1 }))]) expect(wrong).toThrow(RangeError)
+  expect(of(work(0))).not.toThrow()
 })
