@@ -50,6 +50,7 @@ export const useEvenings = createSharedComposable(() => {
     if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests, first: data.first }
     else chances.value = data
   }
+  /** The order that stands there, or stood there last. */
   const shownNow = () => (plan.value?.is.blocks ?? store.kept?.shown ?? []).map(({ pen, step }) => ({ pen, step }))
   /** So many screens show evenings; others want to know only what comes next. */
   const screens = ref(0)

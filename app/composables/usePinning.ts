@@ -21,7 +21,13 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
 
   function pick(block: Shown | undefined) {
     chosen.value = block && { pen: block.pen, step: block.is.id }
+    forget()
+  }
+  /** Nobody wants to know any more what was asked: its answer would stand at another piece. */
+  function forget(): number {
+    clearTimeout(timer)
     cost.value = ''
+    return ++turn
   }
   /** The same wish about the same piece is one, however often it is changed. */
   function pinOf({ pen, is }: Shown, { kind, at }: Wish): Pin {
@@ -30,9 +36,7 @@ export function usePinning(blocks: ComputedRef<readonly Shown[]>, evenings: Comp
   }
   /** Asks what a wish would come to; without one what is said is taken away. */
   function hold(block: Shown, wish: Wish | undefined) {
-    clearTimeout(timer)
-    const mine = ++turn
-    cost.value = ''
+    const mine = forget()
     if (!wish) return
     timer = setTimeout(() => void ask(block, wish, mine), RESTS)
   }

@@ -6,7 +6,7 @@ import { clockTime } from './times'
 export function wishWords({ kind, at, weight }: Pick<Pin, 'kind' | 'at'> & Partial<Pick<Pin, 'weight'>>, now: Date): string {
   if (kind === 'first') return 'This first'
   if (kind === 'together') return 'In one go'
-  if (kind === 'weight') return `Its promise counts ${weight ?? 1} times`
+  if (kind === 'weight') return weight && weight > 1 ? `Its promise counts ${weight} times` : 'Its promise counts as any other'
   return `${kind === 'by' ? 'Begun by' : 'Not before'} ${at ? clockTime(at, now) : ''}`
 }
 

@@ -1,6 +1,6 @@
 import { abrasiveName } from '#core/abrasives'
 import type { DefectKind } from '#core/defects'
-import { counted, decimal, formatSpan, money } from '#core/format'
+import { counted, decimal, formatSpan } from '#core/format'
 import type { Method } from '#core/method'
 import { coatCount, leastFilm, type Plan, type PlanTrace } from '#core/plan'
 import { STEPS, type Change, type Foreseen, type HazardName, type Played, type Spread, type SpreadName } from '#core/simulate'
@@ -61,16 +61,19 @@ export function rangeWords({ low, high }: Spread, says: (value: number) => strin
   return from === to ? 'always' : `${from} to ${to}`
 }
 
+/** An amount of minor units in the money of the workshop. */
+type InMoney = (minor: number) => string
+
 /** What follows from a plan alone, whatever hands do. */
-export const plainLines: { label: string, says: (traced: PlanTrace, units: UnitWords) => string }[] = [
+export const plainLines: { label: string, says: (traced: PlanTrace, units: UnitWords, inMoney: InMoney) => string }[] = [
   { label: 'Ends turned to', says: ({ ends }, units) => ends.map(end => units.length(end.own ?? end.diameter.value)).join(' · ') },
-  { label: 'Cost of the finish', says: ({ needs }) => costWords(needs) },
+  { label: 'Cost of the finish', says: ({ needs }, _, inMoney) => costWords(needs, inMoney) },
 ]
 
-function costWords(needs: PlanTrace['needs']): string {
+function costWords(needs: PlanTrace['needs'], inMoney: InMoney): string {
   const costs = needs.flatMap(need => need.cost?.value ?? [])
-  if (!needs.length) return money(0)
-  return costs.length === needs.length ? money(costs.reduce((sum, one) => sum + one, 0)) : 'not known: say on the shelf what bottles cost'
+  if (!needs.length) return inMoney(0)
+  return costs.length === needs.length ? inMoney(costs.reduce((sum, one) => sum + one, 0)) : 'not known: say on the shelf what bottles cost'
 }
 
 /** What can go wrong, by how often it does. */

@@ -69,6 +69,7 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await block.focus()
   await page.keyboard.press('Enter')
   const picked = page.getByRole('region', { name: 'Check the parts' })
+  await expect(picked.getByRole('button', { name: `Not ${format(addDays(new Date(), 1), 'EEE d MMM')}`, exact: true })).toBeVisible()
   const later = picked.getByRole('button', { name: /^Not before/ }).first()
   await later.focus()
   await expect(picked.getByRole('status')).toContainText(/It costs nothing|on average|would miss/, { timeout: 15_000 })

@@ -14,6 +14,8 @@ test('a plan is branched on the spot: what differs is marked, what matters is sa
     await page.getByRole('combobox', { name: 'What if', exact: true }).click()
     await page.getByRole('option', { name }).first().click()
   }
+  // Money is that of the workshop.
+  await expect(table.getByRole('row', { name: /^Cost of the finish/ }).getByRole('cell').first()).toHaveText(/^£\d+\.\d\d$/)
   // Waits cut in half: it may leave sooner, and a coat is caught soft; nothing of that can be kept in a plan.
   await choose('Every wait cut in half')
   await expect(page).toHaveURL(/with=hurry/)

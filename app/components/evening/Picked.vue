@@ -30,7 +30,7 @@ const wishes = computed(() => {
   const by = props.evenings.slice(0, Math.max(0, own)).slice(-3)
   return [
     { says: 'This first', wish: { kind: 'first', at: null } as Wish },
-    ...(first && own === 0 && next ? [{ says: `Not ${eveningName(first.from, now.value).toLowerCase()}`, wish: notBefore(next) }] : []),
+    ...(first && own === 0 && next ? [{ says: `Not ${nameOf(first)}`, wish: notBefore(next) }] : []),
     ...props.evenings.slice(own === 0 ? 2 : own + 1, own + 4).map(one => ({ says: `Not before ${nameOf(one)}`, wish: notBefore(one) })),
     ...by.map(one => ({ says: `By ${nameOf(one)}`, wish: { kind: 'by', at: one.to.toISOString() } as Wish })),
   ]
@@ -44,8 +44,7 @@ const wanted = computed(() => {
   return props.pins.filter(one => one.pen === pen && one.kind !== 'weight' && (one.step === null || one.step === is.id))
 })
 const weight = computed(() => props.pins.find(one => one.pen === props.picked.pen && one.kind === 'weight')?.weight ?? 1)
-const WEIGHTS = [1, 2, 3, 5].map(times =>
-  ({ label: times === 1 ? 'Its promise counts as any other' : `Its promise counts ${times} times`, value: times }))
+const WEIGHTS = [1, 2, 3, 5].map(times => ({ label: wishWords({ kind: 'weight', at: null, weight: times }, now.value), value: times }))
 </script>
 
 <template>

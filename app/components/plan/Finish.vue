@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { must, nth } from '#core/sure'
-import { counted, day, decimal, formatSpan, millilitres, money } from '#core/format'
+import { counted, day, decimal, formatSpan, millilitres } from '#core/format'
 import { refDebounced } from '@vueuse/core'
 import { hasFilm, rankedMethods, type Method } from '#core/method'
 import {
@@ -166,7 +166,7 @@ const SIGN = { for: '+', care: '!', against: '◆' }
             </li>
           </ul>
           <p class="quiet">
-            <template v-if="total !== undefined">{{ money(total) }} for the finish. </template>
+            <template v-if="total !== undefined">{{ workshop.inMoney(total) }} for the finish. </template>
             <NuxtLink class="way" to="/shelf/finishes">Bottles and labels on the shelf</NuxtLink>
           </p>
         </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nth } from '#core/sure'
-import { decimal, formatSpan, millilitres, money } from '#core/format'
+import { decimal, formatSpan, millilitres } from '#core/format'
 import { abrasiveName } from '#core/abrasives'
 import { chance, leastFilm, type MethodFigures } from '#core/plan'
 import { BLOOM_HUMIDITY } from '#core/climate'
@@ -11,7 +11,7 @@ const route = useRoute()
 const router = useRouter()
 const { failed, loaded, again } = useLoad(methods.load)
 const { fitting, material, figuresFor, suitsOf } = useSample()
-const { units } = useWorkshop()
+const { units, inMoney } = useWorkshop()
 
 const ids = computed(() =>
   (['a', 'b'] as const).map((side, index) =>
@@ -63,7 +63,7 @@ const lines: Line[] = [
   {
     name: 'Cost of the finish',
     text: ({ cost, traced }) =>
-      cost ? money(cost.value) : traced.needs.length ? 'not known: say on the shelf what the bottles cost' : money(0),
+      cost ? inMoney(cost.value) : traced.needs.length ? 'not known: say on the shelf what the bottles cost' : inMoney(0),
     less: ({ cost }) => cost?.value ?? NaN,
   },
   { name: 'Damp air', text: ({ plan }) => airWords(plan) },

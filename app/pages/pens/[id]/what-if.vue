@@ -93,9 +93,10 @@ function isOther(name: Parameters<typeof differs>[0], index: number): boolean {
   const [planned, other] = [played.value[0], played.value[index]]
   return index > 0 && planned !== undefined && other !== undefined && differs(name, other, planned)
 }
-function isPlainOther(says: (traced: PlanTrace, units: typeof workshop.units) => string, index: number): boolean {
+function isPlainOther({ says }: (typeof plainLines)[number], index: number): boolean {
   const [planned, other] = [columns.value[0], columns.value[index]]
-  return planned !== undefined && other !== undefined && says(other.traced, workshop.units) !== says(planned.traced, workshop.units)
+  const saysOf = ({ traced }: typeof columns.value[number]) => says(traced, workshop.units, workshop.inMoney)
+  return planned !== undefined && other !== undefined && saysOf(other) !== saysOf(planned)
 }
 const productName = (id: string) => plan.value?.inputs.shelf.products.find(one => one.id === id)?.name ?? id
 const matters = computed(() => (shares.value?.is ?? []).filter(one => one.total >= 0.08).slice(0, 4))
@@ -173,8 +174,8 @@ const takesAll = ({ changes }: Column) => changes.every(canBeKept)
           </tr>
           <tr v-for="line in plainLines" :key="line.label">
             <th scope="row">{{ line.label }}</th>
-            <td v-for="(column, index) in columns" :key="index" :class="{ marked: isPlainOther(line.says, index) }">
-              {{ line.says(column.traced, workshop.units) }}
+            <td v-for="(column, index) in columns" :key="index" :class="{ marked: isPlainOther(line, index) }">
+              {{ line.says(column.traced, workshop.units, workshop.inMoney) }}
             </td>
           </tr>
           <tr v-for="line in hazardLines" :key="line.name">
