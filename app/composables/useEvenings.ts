@@ -39,7 +39,7 @@ export const useEvenings = createSharedComposable(() => {
   }))
   const posed = computed(() => (store.kept ? pose(given.value, new Date(moment.value)) : undefined))
 
-  const plan = shallowRef<{ of: Posed, is: Evenings, rests: boolean, first: FirstUp | undefined }>()
+  const plan = shallowRef<{ of: Posed, is: Evenings, rests: boolean, gone: number, first: FirstUp | undefined }>()
   const chances = shallowRef<Chances>()
   const worker = new Worker(new URL('../workers/evenings.worker.ts', import.meta.url), { type: 'module' })
   const asides = new Worker(new URL('../workers/evenings.worker.ts', import.meta.url), { type: 'module' })
@@ -47,7 +47,7 @@ export const useEvenings = createSharedComposable(() => {
   let asked: Posed | undefined
   worker.onmessage = ({ data }: MessageEvent<ToldEvenings>) => {
     if (data.kind === 'aside' || data.number !== number || !asked) return
-    if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests, first: data.first }
+    if (data.kind === 'plan') plan.value = { of: asked, is: data.plan, rests: data.rests, gone: data.gone, first: data.first }
     else chances.value = data
   }
   /** The order that stands there, or stood there last. */
@@ -57,16 +57,22 @@ export const useEvenings = createSharedComposable(() => {
   const brief = computed(() => !screens.value)
   /** The order that is shown stays unless another has pens ready sooner by more than this in all, min; kept on this device. */
   const stays = useLocalStorage('oxlip-order-stays', 10)
-  watch([posed, brief, stays], ([now, brief, stays]) => {
-    if (!now) return
+  function ask(now: Posed, how: { brief: boolean, enough: number, longer?: boolean }) {
     asked = now
     // Where this page has shown none yet it goes on with what was shown last, so that two devices say the same.
     const shown = shownNow()
-    const enough = stays * 60
-    const before = shown.length ? { shown } : {}
-    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, brief, enough, ...before }
+    const message: AskedEvenings = { kind: 'plan', number: ++number, problem: now.problem, ...how, ...(shown.length ? { shown } : {}) }
     worker.postMessage(message)
+  }
+  watch([posed, brief, stays], ([now, brief, stays]) => {
+    if (now) ask(now, { brief, enough: stays * 60 })
   }, { immediate: true })
+  /** The best so far will do: no better one is looked for. */
+  const stop = () => worker.postMessage({ kind: 'stop', number } satisfies AskedEvenings)
+  /** Looks longer for a better order; whoever asks for it wants it however little better it is. */
+  const lookLonger = () => {
+    if (posed.value) ask(posed.value, { brief: false, enough: 0, longer: true })
+  }
   /** Says that this screen shows evenings, as long as it stands. */
   const shows = () => {
     screens.value++
@@ -99,5 +105,5 @@ export const useEvenings = createSharedComposable(() => {
     worker.terminate()
     asides.terminate()
   })
-  return { plan, chances, given, aside, whatIf, withPin, moment, shows, stays }
+  return { plan, chances, given, aside, whatIf, withPin, moment, shows, stays, stop, lookLonger }
 })

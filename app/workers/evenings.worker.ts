@@ -3,9 +3,11 @@ import {
 } from '#core/evening'
 import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
 
-/** So long it goes on bettering before it rests, ms, in brief or not, and so long between two looks at what was asked meanwhile. */
-const THINKS = 6000
+/** So long it goes on bettering before it rests, ms, in brief, usually and where the turner asked for more. */
 const BRIEF = 500
+const THINKS = 6000
+const LONGER = 60_000
+/** So long between two looks at what was asked meanwhile, ms. */
 const SLICE = 120
 /**
  * For a question on the side: small, so that many can be asked; more where nothing is played. It goes on from what is shown, which was
@@ -24,6 +26,8 @@ const GATHERS = 30
 
 /** Plans evenings away from the page: a first answer at once, then better ones, and what can be said of chances once it rests. */
 let current = 0
+/** No more is looked for of this one. */
+let stopped = 0
 const tell = (message: ToldEvenings) => self.postMessage(message)
 
 self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
@@ -33,16 +37,23 @@ self.onmessage = ({ data }: MessageEvent<AskedEvenings>) => {
     tell({ kind: 'aside', number, plan, finished: plays ? finishedIn(problem, plan, PLAYS) : [] })
     return
   }
+  if (data.kind === 'stop') {
+    stopped = data.number
+    return
+  }
   current = data.number
   setTimeout(() => {
     if (data.number === current) void better(data)
   }, GATHERS)
 }
 
-async function better({ number, problem, brief, shown, enough }: Extract<AskedEvenings, { kind: 'plan' }>) {
+async function better({ number, problem, brief, shown, enough, longer }: Extract<AskedEvenings, { kind: 'plan' }>) {
   const began = performance.now()
-  const found = (plan: Evenings, rests: boolean): ToldEvenings =>
-    ({ kind: 'plan', number, plan, rests, first: brief ? firstUp(problem, plan.blocks) : undefined })
+  const thinks = longer ? LONGER : brief ? BRIEF : THINKS
+  const found = (plan: Evenings, rests: boolean): ToldEvenings => {
+    const gone = rests ? 1 : Math.min(1, (performance.now() - began) / thinks)
+    return { kind: 'plan', number, plan, rests, gone, first: brief ? firstUp(problem, plan.blocks) : undefined }
+  }
   let plan: Evenings | undefined
   // What was shown is told at once, as far as it is still to be done: that is quick, rankings are not.
   let told = shown ? -Infinity : began - SLICE + SOON
@@ -55,7 +66,7 @@ async function better({ number, problem, brief, shown, enough }: Extract<AskedEv
       if (number !== current) return
       told = performance.now()
     }
-    if (plan.proven || now - began > (brief ? BRIEF : THINKS)) break
+    if (plan.proven || number === stopped || now - began > thinks) break
   }
   if (!plan) return
   tell(found(plan, true))

@@ -51,6 +51,15 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await workTo(request, pens[0]!, step => step.id === 'coat.1')
   await page.goto('/evenings')
   await rested(page)
+  // Whoever wants a better order has it looked for longer, and ends that at any time.
+  const search = page.getByRole('progressbar', { name: 'Looking for a better order' })
+  await expect(search).toBeHidden()
+  await page.getByRole('button', { name: 'Look longer' }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Looking for a better order' })).toBeVisible()
+  await expect(search).toBeVisible()
+  await page.getByRole('button', { name: 'That will do' }).click()
+  await rested(page)
+  await expect(search).toBeHidden()
   // B3 is promised for the second day, and its film alone cures longer than that.
   await expect(page.getByText(/◆ B3 is (one|two|three) evenings? short, promised for/)).toBeVisible()
   await expect(page.getByText('two hours more on one evening would not keep it')).toBeVisible({ timeout: 30_000 })

@@ -14,7 +14,7 @@ const workshop = useWorkshop()
 const { failed, loaded, again } = useLoad(() =>
   Promise.all([live.meet(), store.load(), stock.load(), workshop.shelf ? undefined : workshop.load()]))
 const { now } = useClock()
-const { plan, chances, moment, shows } = useEvenings()
+const { plan, chances, moment, shows, stop, lookLonger } = useEvenings()
 shows()
 const { units } = storeToRefs(workshop)
 
@@ -123,12 +123,13 @@ function move(by: number) {
   <p v-else-if="!loaded || !plan" class="quiet" role="status">Planning the evenings ...</p>
   <div v-else ref="frame" class="evenings">
     <header>
-      <div>
+      <div class="head">
         <h1>{{ heading }}</h1>
         <p v-if="blocks.length" class="quiet figures" role="status">
           {{ promiseWords(promised) }} {{ provenWords(plan.is, plan.of.problem.pens.length, plan.rests) }}
         </p>
       </div>
+      <EveningSearch v-if="blocks.length" :gone="plan.gone" :rests="plan.rests" :best="plan.is.proven" @stop="stop" @longer="lookLonger" />
       <button v-if="me.may('shelf')" type="button" class="key" @click="saying = true">Hours</button>
       <button type="button" class="key" :disabled="!evenings.length" @click="asking = true">When may I promise?</button>
       <NuxtLink class="key" to="/evenings/sheet">Print</NuxtLink>
@@ -195,7 +196,7 @@ function move(by: number) {
 <style scoped>
 .evenings { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 0.8rem; }
-header > div { flex: 1 1 20rem; min-width: 0; }
+header .head { flex: 1 1 20rem; min-width: 0; }
 header h1 { line-height: 1.2; }
 .says { display: grid; gap: 0.3rem; font-size: 1.05rem; }
 .empty { display: grid; gap: 0.7rem; padding: 1.4rem; }
