@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process'
+import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -19,9 +19,25 @@ const ROOMS = ['core', 'contract', 'schemas', 'reference', 'server', 'devices', 
 async function stage(name: string, ...command: string[]): Promise<void> {
   const start = Date.now()
   say(`\n--- ${name}`)
-  const code = await new Promise<number | null>((resolve) => {
-    spawn('npx', command, { stdio: ['ignore', 'inherit', 'inherit'], env }).once('exit', resolve)
-  })
+  const code = await ended(spawn('npx', command, { stdio: ['ignore', 'inherit', 'inherit'], env }))
+  told(name, code, start)
+}
+
+/** The same for one that runs beside another: what it says is shown when it has ended. */
+async function beside(name: string, ...command: string[]): Promise<void> {
+  const start = Date.now()
+  const running = spawn('npx', command, { stdio: ['ignore', 'pipe', 'pipe'], env })
+  const said: Buffer[] = []
+  for (const stream of [running.stdout, running.stderr]) stream.on('data', (part: Buffer) => said.push(part))
+  const code = await ended(running)
+  say(`\n--- ${name}\n${Buffer.concat(said).toString('utf8').trimEnd()}`)
+  told(name, code, start)
+}
+
+/** With what a process ended, once all it said has come in. */
+const ended = (running: ChildProcess) => new Promise<number | null>(resolve => running.once('close', resolve))
+
+function told(name: string, code: number | null, start: number): void {
   if (code !== 0) broken.push(name)
   say(`--- ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - start) / 1000).toFixed(0)} s`)
 }
@@ -66,11 +82,13 @@ await main(async () => {
   ensurePoppler()
   ensureCertutil()
   await stage('prepare', 'nuxt', 'prepare')
-  await stage('lint', 'eslint', '.')
-  await stage('rooms and circles', 'depcruise', ...ROOMS, '--config', '.dependency-cruiser.mjs')
-  await stage('rooms as drawn', 'tsx', 'scripts/rooms.ts', '--check')
-  await stage('nothing unused', 'knip', '--no-config-hints')
-  await stage('types', 'nuxt', 'typecheck')
+  // Each of these works on one core: two at a time.
+  const types = beside('types', 'nuxt', 'typecheck')
+  await beside('lint', 'eslint', '.')
+  await beside('rooms and circles', 'depcruise', ...ROOMS, '--config', '.dependency-cruiser.mjs')
+  await beside('rooms as drawn', 'tsx', 'scripts/rooms.ts', '--check')
+  await beside('nothing unused', 'knip', '--no-config-hints')
+  await types
   await stage('unit tests', 'jest', '--json', `--outputFile=${reports.jest}`)
   say('\n--- production build')
   await buildIfNeeded()
