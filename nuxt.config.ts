@@ -85,8 +85,10 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: true },
     // The faces that papers are set in: static ones, which the maker of PDF takes.
     serverAssets: [
-      { baseName: 'text-faces', dir: faces('atkinson-hyperlegible-next'), pattern: '*-next-latin-[47]00-normal.woff' },
-      { baseName: 'head-faces', dir: faces('bricolage-grotesque'), pattern: '*-grotesque-latin-700-normal.woff' },
+      ...['atkinson-hyperlegible-next', 'bricolage-grotesque', 'noto-sans'].map(baseName =>
+        ({ baseName, dir: faces(baseName), pattern: '*-{latin,greek,cyrillic}{,-ext}-[47]00-normal.woff' })),
+      ...['bricolage-grotesque', 'noto-sans'].map(baseName =>
+        ({ baseName, dir: faces(baseName), pattern: '*-vietnamese-[47]00-normal.woff' })),
     ],
   },
   vite: {

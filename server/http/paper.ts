@@ -1,18 +1,16 @@
 import { setResponseHeaders, type H3Event } from 'h3'
 import { ownerDb } from '../db/connection'
-import { sheetOf, type Faces, type Paper, type Sheet } from '../papers/sheet'
+import { faceFiles, type FaceFile, type Faces } from '../papers/faces'
+import { sheetOf, type Paper, type Sheet } from '../papers/sheet'
 import { workshopOf } from './workshop'
-
-const FILES: Readonly<Record<keyof Faces, string>> = {
-  plain: 'assets:text-faces:atkinson-hyperlegible-next-latin-400-normal.woff',
-  bold: 'assets:text-faces:atkinson-hyperlegible-next-latin-700-normal.woff',
-  head: 'assets:head-faces:bricolage-grotesque-latin-700-normal.woff',
-}
 
 let faces: Promise<Faces> | undefined
 async function read(): Promise<Faces> {
-  const found = Object.entries(FILES).map(async ([name, file]) => [name, Buffer.from((await useStorage().getItemRaw(file)) as Uint8Array)])
-  return Object.fromEntries(await Promise.all(found)) as unknown as Faces
+  const storage = useStorage()
+  const fileOf = async ({ family, file }: FaceFile) => Buffer.from((await storage.getItemRaw(`assets:${family}:${file}`)) as Uint8Array)
+  const filesOf = (face: keyof Faces): Promise<Buffer[]> => Promise.all(faceFiles[face].map(fileOf))
+  const [plain, bold, head] = await Promise.all([filesOf('plain'), filesOf('bold'), filesOf('head')])
+  return { plain, bold, head }
 }
 
 /** Draws a paper and answers it as PDF, to be looked at in the browser or kept as a file of this name. */

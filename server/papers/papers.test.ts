@@ -7,13 +7,14 @@ import { unitWords } from '../../core/units'
 import type { ListedOrder, ListedPen, Pen } from '../../contract'
 import { care, fittings, materials, methods } from '../../reference'
 import { eventAt, methodOf, planFor } from '../../tests/support/inputs'
-import { faceFiles, faces, facesIn, pagesOf, pictureOf, textOf } from '../../tests/support/pdf'
+import { facePaths, faces, facesIn, pagesOf, pictureOf, textOf } from '../../tests/support/pdf'
 import { penSvg } from './drawing'
 import { handOverCard, ownText } from './hand-over'
 import { labelSheet, labelSheets, type LabelSheet } from './labels'
 import { eveningSheet, priceList, receipt } from './lists'
 import { jobCard, storyPaper } from './of-pen'
-import { printable, sheetOf, type Faces, type Paper, type Sheet } from './sheet'
+import type { Faces } from './faces'
+import { printable, sheetOf, type Paper, type Sheet } from './sheet'
 
 const made = new Date('2019-12-01T10:00:00.000Z')
 const paper = (draw: (sheet: Sheet) => void, change: Partial<Paper> = {}): Promise<Buffer> => {
@@ -33,6 +34,14 @@ const board = boardOf(plan, [eventAt(0, 1, { kind: 'done', payload: { step: plan
 /** The words of a text with single blanks. */
 const flat = (text: string) => text.replace(/\s+/g, ' ')
 
+/** Which signs none of the files of a face has, as a program that is not ours reads them. */
+function missingIn(face: keyof Faces, codes: readonly number[]): number[] {
+  const input = JSON.stringify({ files: facePaths(face), codes })
+  const said = JSON.parse(execFileSync('node', ['tests/rules/font-signs.mjs'], { input, encoding: 'utf8' })) as number[][]
+  const there = new Set(said.flat())
+  return codes.filter(code => !there.has(code))
+}
+
 it('a job card has every step with its box, what to cut and turn to, and the cautions, as another program reads it', async () => {
   const pdf = await paper(sheet => jobCard(sheet, { pen, board, units }))
   const text = flat(textOf(pdf))
@@ -48,12 +57,12 @@ it('a job card has every step with its box, what to cut and turn to, and the cau
 })
 it('every pen of every wood, fitting and method has its papers: no sign of them is missing in the faces', async () => {
   const used: Record<keyof Faces, Set<number>> = { plain: new Set(), bold: new Set(), head: new Set() }
-  /** A sheet that notes every sign that is set: the micro sign is set in the face that has it. */
+  /** A sheet that notes every sign that is set. */
   const watched = (sheet: Sheet): Sheet => ({
     ...sheet,
     words: (text, setting) => {
       for (const sign of printable(text))
-        if (sign >= ' ') used[sign === 'µ' ? 'head' : setting?.face ?? 'plain'].add(sign.codePointAt(0)!)
+        if (sign >= ' ') used[setting?.face ?? 'plain'].add(sign.codePointAt(0)!)
       return sheet.words(text, setting)
     },
   })
@@ -73,10 +82,7 @@ it('every pen of every wood, fitting and method has its papers: no sign of them 
   for (const [name, codes] of Object.entries(used)) {
     const asked = [...codes].sort((a, b) => a - b)
     expect(asked.length).toBeGreaterThan(5)
-    const file = faceFiles[name as keyof Faces]
-    const input = JSON.stringify({ files: [file], codes: asked })
-    const said = execFileSync('node', ['tests/rules/font-signs.mjs'], { input, encoding: 'utf8' })
-    expect([name, (JSON.parse(said) as number[][])[0]]).toEqual([name, asked])
+    expect([name, missingIn(name as keyof Faces, asked)]).toEqual([name, []])
   }
 })
 it('lengths are at full size: the line to hold a rule against, and the barrels of the board', async () => {
@@ -180,4 +186,25 @@ it('a drawing is an SVG at full size whose title tells what it is, whatever the 
 })
 it('signs that no face has stand in words', () => {
   expect(printable('→ ≤ 3 µm ✓')).toBe('to at most  3 µm yes')
+})
+it('names in other letters stand on paper as they are written: Latin with its marks, Greek, Cyrillic, marks kept apart too', async () => {
+  const names = ['Łucja Dvořáková', 'Ţîrlea İnanç', 'Ελένη', 'Жуковская', 'Nguyễn Hồng', 'Ağaoğlu']
+  for (const face of ['plain', 'bold', 'head'] as const) {
+    const pdf = await paper(sheet => names.forEach(name => sheet.words(name.normalize('NFD'), { face, align: 'center' })))
+    for (const name of names) expect(textOf(pdf).normalize('NFC')).toContain(name)
+    // A sign that is missing would be the empty box of its face, which reads as nothing.
+    const codes = [...names.join('')].map(sign => sign.codePointAt(0)!)
+    expect(missingIn(face, codes)).toEqual([])
+  }
+})
+it('words stand in the middle and at the right where they should, in whatever letters', async () => {
+  const dark = async (align: 'center' | 'right') => {
+    const pdf = await paper(sheet => sheet.words('Łódź Жук', { x: 20, y: 20, width: 100, size: 20, align, face: 'bold' }))
+    const { width, grey } = pictureOf(pdf, 254)
+    const columns = [...grey].flatMap((value, at) => (value < 90 ? [(at % width) / 10] : []))
+    return { from: columns.reduce((least, one) => Math.min(least, one)), to: columns.reduce((most, one) => Math.max(most, one)) }
+  }
+  const middle = await dark('center')
+  expect((middle.from + middle.to) / 2).toBeCloseTo(70, 0)
+  expect((await dark('right')).to).toBeCloseTo(120, 0)
 })

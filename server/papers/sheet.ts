@@ -1,14 +1,7 @@
 import PDFDocument from 'pdfkit'
-
-/** The faces that papers are set in, as WOFF. */
-export interface Faces {
-  /** For reading. */
-  plain: Buffer
-  /** For what matters. */
-  bold: Buffer
-  /** For headings and marks; has a few signs that the others lack. */
-  head: Buffer
-}
+import { nth } from '../../core/sure'
+import { fontOf, type Faces } from './faces'
+import { linesOf } from './lines'
 
 /** How words are set. */
 export interface Setting {
@@ -79,14 +72,18 @@ const INSTEAD: Readonly<Record<string, string>> = { '→': 'to', '≤': 'at most
 /** The text with every sign in it that a face has. */
 export const printable = (text: string): string => text.replace(/[→≤≥≈◆✓]/gu, sign => INSTEAD[sign] ?? sign)
 
-/** A sheet to draw on. Texts are set in the faces that ship; the micro sign, which the reading face lacks, in the other. */
+/** What a file of a face is called in a paper. */
+const nameOf = (face: keyof Faces, file: number): string => `${face} ${file}`
+
+/** A sheet to draw on. Texts are set in the faces that ship, each sign in the first of their files that has it. */
 export function sheetOf({ title, faces, made, size = [210, 297], margin = 14 }: Paper): Sheet {
   const [width, height] = size
   const doc = new PDFDocument({
     size: [width * MM, height * MM], margin: 0, font: null as never,
     info: { Title: title, CreationDate: made, ModDate: made, Producer: 'Oxlip', Creator: 'Oxlip' },
   })
-  for (const [name, face] of Object.entries(faces)) doc.registerFont(name, face)
+  for (const face of ['plain', 'bold', 'head'] as const)
+    faces[face].forEach((file, index) => doc.registerFont(nameOf(face, index), file))
   const pieces: Buffer[] = []
   doc.on('data', (piece: Buffer) => pieces.push(piece))
   const ended = new Promise<Buffer>(resolve => doc.on('end', () => resolve(Buffer.concat(pieces))))
@@ -95,17 +92,20 @@ export function sheetOf({ title, faces, made, size = [210, 297], margin = 14 }: 
   function words(text: string, setting: Setting = {}): number {
     const { x = margin, y = cursor, size = 10, face = 'plain', align = 'left', colour = '#1c2b24' } = setting
     const wide = (setting.width ?? width - margin - x) * MM
-    const said = printable(text)
-    doc.font(face).fontSize(size).fillColor(colour)
-    const parts = face === 'head' ? [said] : said.split(/(µ+)/u).filter(Boolean)
-    const tall = doc.heightOfString(said.replaceAll('µ', 'u'), { width: wide })
-    parts.forEach((part, index) => {
-      doc.font(part.startsWith('µ') ? 'head' : face)
-      const more = { width: wide, align, continued: index < parts.length - 1 }
-      if (index === 0) doc.text(part, x * MM, y * MM, more)
-      else doc.text(part, more)
-    })
-    const ends = y + tall / MM
+    const files = faces[face]
+    const { ascent, descent, lineGap, unitsPerEm } = fontOf(nth(files, 0))
+    const [above, tall] = [(ascent / unitsPerEm) * size, ((ascent - descent + lineGap) / unitsPerEm) * size]
+    doc.fontSize(size).fillColor(colour)
+    const lines = linesOf(printable(text), files, wide, run => doc.font(nameOf(face, run.file)).widthOfString(run.text))
+    for (const [row, { runs, length }] of lines.entries()) {
+      let left = x * MM + (align === 'left' ? 0 : (wide - length) / (align === 'right' ? 1 : 2))
+      // All files stand on one line, whatever each has above it.
+      for (const run of runs) {
+        doc.font(nameOf(face, run.file)).text(run.text, left, y * MM + row * tall, { lineBreak: false, baseline: -above })
+        left += doc.widthOfString(run.text)
+      }
+    }
+    const ends = y + (lines.length * tall) / MM
     if (setting.y === undefined) cursor = ends
     return ends
   }

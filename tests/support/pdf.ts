@@ -2,19 +2,21 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Faces } from '../../server/papers/sheet'
+import { faceFiles, type FaceFile, type Faces } from '../../server/papers/faces'
 
-const file = (family: string, name: string) => `node_modules/@fontsource/${family}/files/${family}-latin-${name}-normal.woff`
-/** Where they lie. */
-export const faceFiles: Readonly<Record<keyof Faces, string>> = {
-  plain: file('atkinson-hyperlegible-next', '400'),
-  bold: file('atkinson-hyperlegible-next', '700'),
-  head: file('bricolage-grotesque', '700'),
+const pathOf = ({ family, file }: FaceFile) => `node_modules/@fontsource/${family}/files/${file}`
+/** Where the files of each face lie, as the packages have them. */
+export const facePaths = (face: keyof Faces): string[] => faceFiles[face].map(pathOf)
+const filesOf = (face: keyof Faces) => faceFiles[face].map(file => read(pathOf(file)))
+const known = new Map<string, Buffer>()
+/** A file, once: two faces that have it in common have the same. */
+function read(path: string): Buffer {
+  const file = known.get(path) ?? readFileSync(path)
+  known.set(path, file)
+  return file
 }
-/** The faces that papers are set in, as the packages have them. */
-export const faces: Faces = {
-  plain: readFileSync(faceFiles.plain), bold: readFileSync(faceFiles.bold), head: readFileSync(faceFiles.head),
-}
+/** The faces that papers are set in. */
+export const faces: Faces = { plain: filesOf('plain'), bold: filesOf('bold'), head: filesOf('head') }
 
 /** Does something with a PDF as a file; the folder is gone after. */
 function withFile<T>(pdf: Buffer, work: (folder: string, file: string) => T): T {
