@@ -62,6 +62,18 @@ export const day = () =>
       value => value === undefined || value === null || (/^[12]\d{3}-\d\d-\d\d$/.test(value) && isSame(`${value}T00:00:00.000Z`)),
     )
 
+/** Whether a name is one of a time zone that this machine knows. */
+function isZone(name: string | undefined): boolean {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: name ?? 'UTC' }))
+  } catch {
+    return false
+  }
+}
+
+/** The time zone of whoever asks, by its name. */
+export const zone = () => string().max(60).test('zone', 'Should be the name of a time zone, like Europe/London.', isZone)
+
 /** One line of text that a person typed. Control characters, which PostgreSQL and CSV choke on, are refused. */
 export const line = (most: number) =>
   string()

@@ -2,17 +2,8 @@ import { array, boolean, number, string, ValidationError, type InferType } from 
 import { defectKinds } from '../core/defects'
 import { conditionOf, figures, MOST_CONDITIONS, outcomes, traits } from '../core/findings'
 import { waitPurposes } from '../core/shelf'
-import { exact, judged, line, uuid, word } from './common'
+import { exact, judged, line, uuid, word, zone } from './common'
 import { dialect } from './table'
-
-/** Whether a name is one of a time zone that this machine knows. */
-function isZone(name: string | undefined): boolean {
-  try {
-    return Boolean(new Intl.DateTimeFormat('en', { timeZone: name ?? 'UTC' }))
-  } catch {
-    return false
-  }
-}
 
 const isCondition = (text: string | undefined): boolean => text !== undefined && conditionOf(text) !== undefined
 
@@ -23,7 +14,7 @@ const question = {
   among: array(string().max(160).required().test('condition', 'Should be a trait, a colon and a value, like tool:skew.', isCondition))
     .max(MOST_CONDITIONS, `Should be ${MOST_CONDITIONS} at the most.`),
   /** The time zone of whoever asks, for hours and days. */
-  zone: string().max(60).test('zone', 'Should be the name of a time zone, like Europe/London.', isZone).default('UTC'),
+  zone: zone().default('UTC'),
 }
 
 /** How often or how much, of what, by what, among which. */

@@ -35,7 +35,7 @@ export {
   orderSchema, placeKinds, placeSchema, type BroughtQuery, type CustomerChange, type CustomerQuery, type NewCustomer, type NewOrder,
   type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
 } from './order'
-export { labelsQuerySchema, paperQuerySchema } from './paper'
+export { labelsQuerySchema, paperQuerySchema, timedQuerySchema } from './paper'
 export {
   codeSchema, figuresSchema, lockSchema, longEnough, newPersonSchema, passwordSchema, personChangeSchema, roles, secondSchema,
   secretChangeSchema, type CodeInput, type FiguresInput, type NewPerson, type PasswordInput, type PersonChange, type Role,

@@ -7,7 +7,7 @@ type Change = Partial<Pick<FindingQuery, (typeof FIELDS)[number]>>
 /** What is asked of the log, kept in the address: it can be gone back to, marked and sent. What is no question there is passed over. */
 export function useQuestion(usual: () => Pick<FindingQuery, 'of' | 'by'>) {
   const route = useRoute()
-  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+  const zone = zoneHere()
   const asked = computed((): FindingQuery => {
     const said = Object.fromEntries(FIELDS.flatMap((field) => {
       const value = route.query[field]

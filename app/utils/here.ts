@@ -37,6 +37,12 @@ export function addressHere(path: string): string {
   return `${path}${path.includes('?') ? '&' : '?'}workshop=${entered.value}`
 }
 
+/** The time zone of this device, by its name. */
+export const zoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone
+
+/** The address of a paper with times or a day on it, which go by the clock of this device. */
+export const timedPaper = (path: string): string => addressHere(`${path}?zone=${encodeURIComponent(zoneHere())}`)
+
 /** Enters another workshop: from its bench on everything is that workshop’s. */
 export function enterWorkshop(workshop: string): void {
   for (const store of stores()) store.setItem(KEY, workshop)

@@ -3,6 +3,7 @@ import type { ListedOrder, ListedPen } from '../../contract'
 import type { KeptPlan } from '../../schemas'
 import type { Sheet } from './sheet'
 import { table } from './table'
+import type { Times } from './times'
 
 /** How money is written, given in minor units. */
 type InMoney = (minor: number) => string
@@ -49,18 +50,18 @@ export function receipt(sheet: Sheet, { order, name, pens }: ListedOrder, inMone
   }
 }
 
-/** The coming evenings as they were planned last, with boxes to tick. `clock` writes a moment as a time, `day` as a day. */
-export function eveningSheet(sheet: Sheet, plan: KeptPlan, clock: (iso: string) => string, day: (iso: string) => string): void {
+/** The coming evenings as they were planned last, with boxes to tick. */
+export function eveningSheet(sheet: Sheet, plan: KeptPlan, { clock, weekday }: Times): void {
   sheet.words('The coming evenings', { size: 17, face: 'head' })
   for (const { from, to, groups } of plan.evenings) {
     sheet.space(3)
     sheet.needs(20)
-    sheet.words(`${day(from)}, ${clock(from)} to ${clock(to)}`, { size: 12, face: 'head' })
+    sheet.words(`${weekday(new Date(from))}, ${clock(new Date(from))} to ${clock(new Date(to))}`, { size: 12, face: 'head' })
     for (const { at, seconds, title, marks } of groups) {
       sheet.needs(8)
       const y = sheet.at() + 1
       sheet.box(sheet.margin, y + 0.4, 3.4, 3.4, { line: '#1c2b24' })
-      sheet.words(clock(at), { x: sheet.margin + 6, y, width: 14, size: 9.5 })
+      sheet.words(clock(new Date(at)), { x: sheet.margin + 6, y, width: 14, size: 9.5 })
       const ends = sheet.words(title, { x: sheet.margin + 21, y, width: 90, face: 'bold', size: 9.5 })
       const marked = sheet.words(marks.join(' '), { x: sheet.margin + 113, y, width: 50, size: 9.5 })
       sheet.words(`${Math.max(1, Math.round(seconds / 60))} min`, { x: sheet.margin + 164, y, width: 18, align: 'right', size: 9.5 })

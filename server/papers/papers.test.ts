@@ -15,6 +15,7 @@ import { eveningSheet, priceList, receipt } from './lists'
 import { jobCard, storyPaper } from './of-pen'
 import type { Faces } from './faces'
 import { printable, sheetOf, type Paper, type Sheet } from './sheet'
+import { timesIn } from './times'
 
 const made = new Date('2019-12-01T10:00:00.000Z')
 const paper = (draw: (sheet: Sheet) => void, change: Partial<Paper> = {}): Promise<Buffer> => {
@@ -166,8 +167,8 @@ it('a receipt adds up (worked by hand), a price list has every pen, the eveningâ
     day: '2019-12-01', madeAt: made.toISOString(), waits: [], promised: [], blocks: [],
     evenings: [{ from: '2019-12-01T19:00:00.000Z', to: '2019-12-01T21:30:00.000Z', groups: [group] }],
   }
-  const evening = flat(textOf(await paper(sheet => eveningSheet(sheet, kept, iso => iso.slice(11, 16), iso => iso.slice(0, 10)))))
-  expect(evening).toContain('2019-12-01, 19:00 to 21:30')
+  const evening = flat(textOf(await paper(sheet => eveningSheet(sheet, kept, timesIn('UTC')))))
+  expect(evening).toContain('Sunday 1 December, 19:00 to 21:30')
   expect(evening).toContain('19:05 Glue the tube C2 B4 10 min')
 })
 it('the same paper made again at the same time is the same file; nothing in it names a machine or a folder', async () => {

@@ -5,9 +5,10 @@ import { facesIn, textOf } from '../support/pdf'
 test('papers come from the built server in the faces that ship, of the pen that is asked for; what is no paper is told', async ({
   request, pen,
 }) => {
-  const made = await pen({ name: 'On paper', reason: 'For the shelf' })
+  const made = await pen({ name: 'On paper for Łucja, Ελένη and Жук', reason: 'For the shelf' })
   const at = (path: string) => request.get(`/api/pens/${made.id}/${path}`)
   for (const [paper, says] of [
+    ['job-card.pdf', 'On paper for Łucja, Ελένη and Жук'],
     ['job-card.pdf', 'Check and hand over'], ['story-stick.pdf', 'What goes where'], ['label.pdf?sheet=10&from=3', 'For the shelf'],
     ['hand-over.pdf?words=Turned+slowly.', 'Turned slowly.'],
   ] as const) {
@@ -28,6 +29,14 @@ test('papers come from the built server in the faces that ship, of the pen that 
   for (const { pen: { mark } } of orders[0]!.pens) expect(textOf(await labels.body())).toContain(mark)
   expect((await request.get('/api/papers/labels.pdf')).status()).toBe(422)
   expect(textOf(await (await request.get('/api/papers/prices.pdf')).body())).toContain('Harrow Lane')
-  const evenings = await request.get('/api/papers/evenings.pdf')
-  expect([200, 404]).toContain(evenings.status())
+  // The evenings as they were planned last go by the clock of whoever asks, not by the server’s.
+  const day = new Date().toISOString().slice(0, 10)
+  const group = { at: '2019-07-01T18:05:00.000Z', seconds: 300, title: 'Drill', marks: ['B2'] }
+  const evening = { from: '2019-07-01T18:00:00.000Z', to: '2019-07-01T20:30:00.000Z', groups: [group] }
+  const kept = { day, madeAt: new Date().toISOString(), evenings: [evening], waits: [], promised: [], blocks: [] }
+  expect((await request.put('/api/evenings/plan', { data: kept })).ok()).toBe(true)
+  const evenings = async (zone: string) => (await request.get(`/api/papers/evenings.pdf?zone=${zone}`)).body()
+  expect(textOf(await evenings('Europe/London'))).toMatch(/Monday 1 July, 19:00 to 21:30\s+19:05\s+Drill/)
+  expect(textOf(await evenings('Pacific/Auckland'))).toContain('Tuesday 2 July, 06:00 to 08:30')
+  expect((await request.get('/api/papers/evenings.pdf?zone=Nowhere/Here')).status()).toBe(422)
 })

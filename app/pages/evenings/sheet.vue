@@ -37,7 +37,7 @@ const print = () => window.print()
     <header>
       <h1>The coming evenings</h1>
       <button type="button" class="key next no-print" @click="print">Print</button>
-      <a class="key no-print" :href="addressHere('/api/papers/evenings.pdf')" target="_blank" rel="noopener">As PDF</a>
+      <a class="key no-print" :href="timedPaper('/api/papers/evenings.pdf')" target="_blank" rel="noopener">As PDF</a>
       <NuxtLink class="key no-print" to="/evenings">Back to the evenings</NuxtLink>
     </header>
     <p v-if="!evenings.length">Nothing is laid into the coming evenings.</p>

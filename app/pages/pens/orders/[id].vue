@@ -129,7 +129,7 @@ const isReady = computed(() => standing.value?.how === 'ready')
     <p class="acts">
       <button v-if="isReady" type="button" class="key next" @click="handOver">Hand it over</button>
       <button type="submit" class="key" :class="{ next: !isReady }" :disabled="sending">Keep</button>
-      <a v-if="kept" class="key" :href="addressHere(`/api/orders/${kept.order.id}/receipt.pdf`)" target="_blank" rel="noopener">Receipt</a>
+      <a v-if="kept" class="key" :href="timedPaper(`/api/orders/${kept.order.id}/receipt.pdf`)" target="_blank" rel="noopener">Receipt</a>
       <a v-if="kept?.pens.length" class="key" :href="addressHere(labels)" target="_blank" rel="noopener">Labels</a>
       <button v-if="kept && !form.calledOff" type="button" class="key" @click="keep({ calledOff: true })">Call it off</button>
       <button v-if="kept && form.calledOff" type="button" class="key" @click="keep({ calledOff: false })">Take it up again</button>
