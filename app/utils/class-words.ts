@@ -1,3 +1,4 @@
+import type { ListedPen } from '#contract'
 import { AGREE, CLEAR, type ClassStanding } from '#core/classroom'
 import { workLabel } from './work-label'
 
@@ -13,4 +14,10 @@ export function heldWords({ held }: ClassStanding): string {
   if (held.what === 'agree') return 'has to say yes to tools and cautions'
   if (held.what === 'clear') return 'has to clear up'
   return held.since === null ? `stands before a look, ${gateWords(held.gate)}` : `waits for you, ${gateWords(held.gate)}`
+}
+
+/** What the log holds of a pen’s work: `12 of 20 steps, 3 of 6 coats`; of one that is not coated its steps alone. */
+export function doneWords({ stepsDone, stepsPlanned, coats }: Pick<ListedPen['summary'], 'stepsDone' | 'stepsPlanned' | 'coats'>): string {
+  const steps = `${stepsDone} of ${stepsPlanned} steps`
+  return coats.planned ? `${steps}, ${coats.on} of ${coats.planned} coats` : steps
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatSpan } from '#core/format'
+import { counted, formatSpan } from '#core/format'
 import type { ClassPage, Seat } from '#contract'
 
 /** What a teacher gives one pen: points by their own criteria, words, and what the log holds as evidence beside them. */
@@ -11,9 +11,9 @@ const evidence = computed(() => {
   const { summary } = props.seat.pen
   const { early = [], looked } = props.seat.standing ?? {}
   return [
-    `${summary.stepsDone} of ${summary.stepsPlanned} steps`, `${summary.coats.on} of ${summary.coats.planned} coats`,
-    `${props.seat.defects} defects open`, ...(looked ? [`${looked.taken} of ${looked.all} looks`] : []),
-    ...(early.length ? [`too early ${early.length} times`] : []),
+    doneWords(summary), `${counted(props.seat.defects, 'defect')} open`,
+    ...(looked ? [`${looked.taken} of ${looked.all} looks`] : []),
+    ...(early.length ? [early.length === 1 ? 'too early once' : `too early ${early.length} times`] : []),
     ...(summary.handsOnLeft ? [`${formatSpan(summary.handsOnLeft)} of work left`] : []),
   ].join(' · ')
 })

@@ -164,6 +164,10 @@ function move(by: number) {
         <p v-for="one in lacking.slice(0, 3)" :key="one.of + one.id">
           <b class="harm">◆ {{ lackingWords(one, blocks, now) }}</b> {{ one.of === 'bottle' ? '' : 'Get more, or take those pens out.' }}
         </p>
+        <p v-if="lacking.length > 3" class="harm">
+          ◆ {{ countWord(lacking.length - 3) }} more {{ lacking.length === 4 ? 'runs' : 'run' }} short:
+          <NuxtLink to="/shelf/buy">what to buy</NuxtLink>.
+        </p>
         <p v-if="night"><b>{{ night }}</b></p>
         <p v-if="store.kept?.more" class="quiet">{{ store.kept.more }} more planned pens are not in here: those due first come first.</p>
       </div>

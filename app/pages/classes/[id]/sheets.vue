@@ -40,10 +40,7 @@ const print = () => window.print()
       <p v-if="seat.marks.words">{{ seat.marks.words }}</p>
       <h3>What the log holds</h3>
       <ul>
-        <li>
-          {{ seat.pen.summary.stepsDone }} of {{ seat.pen.summary.stepsPlanned }} steps, {{ seat.pen.summary.coats.on }} of
-          {{ seat.pen.summary.coats.planned }} coats
-        </li>
+        <li>{{ doneWords(seat.pen.summary) }}</li>
         <li v-if="seat.standing">Looks taken: {{ seat.standing.looked.taken }} of {{ seat.standing.looked.all }}</li>
         <li v-for="one in seat.standing?.early ?? []" :key="one.gate">
           Before the teacher had looked: {{ workLabel(one.gate).toLowerCase() }}, {{ clockTime(one.at, now) }}

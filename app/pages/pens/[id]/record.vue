@@ -118,7 +118,7 @@ const stepTitle = (id: string) =>
           </template>
           <template v-else>
             <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(plannedTime) }} planned</dt></div>
-            <div><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
+            <div v-if="told.coats.planned"><dd>{{ told.coats.on }} of {{ told.coats.planned }}</dd><dt>coats</dt></div>
             <div><dd>{{ waits.all - waits.short }} of {{ waits.all }}</dd><dt>waits kept</dt></div>
             <div><dd>{{ told.defects.length }}</dd><dt>{{ told.defects.length === 1 ? 'defect' : 'defects' }}</dt></div>
           </template>
