@@ -164,9 +164,9 @@ function move(by: number) {
         <p v-for="one in lacking.slice(0, 3)" :key="one.of + one.id">
           <b class="harm">◆ {{ lackingWords(one, blocks, now) }}</b> {{ one.of === 'bottle' ? '' : 'Get more, or take those pens out.' }}
         </p>
-        <p v-if="lacking.length > 3" class="harm">
-          ◆ {{ countWord(lacking.length - 3) }} more {{ lacking.length === 4 ? 'runs' : 'run' }} short:
-          <NuxtLink to="/shelf/buy">what to buy</NuxtLink>.
+        <p v-if="lacking.length > 3">
+          <b class="harm">◆ {{ countWord(lacking.length - 3) }} more {{ lacking.length === 4 ? 'runs' : 'run' }} short.</b>
+          <NuxtLink class="buy" to="/shelf/buy">See what to buy</NuxtLink>
         </p>
         <p v-if="night"><b>{{ night }}</b></p>
         <p v-if="store.kept?.more" class="quiet">{{ store.kept.more }} more planned pens are not in here: those due first come first.</p>
@@ -203,6 +203,7 @@ header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 0.8rem
 header .head { flex: 1 1 20rem; min-width: 0; }
 header h1 { line-height: 1.2; }
 .says { display: grid; gap: 0.3rem; font-size: 1.05rem; }
+.says .buy { text-decoration: underline; text-underline-offset: 0.2em; }
 .empty { display: grid; gap: 0.7rem; padding: 1.4rem; }
 .ways { display: flex; flex-wrap: wrap; gap: 0.7rem; }
 </style>
