@@ -123,7 +123,7 @@ function move(by: number) {
   <p v-else-if="!loaded || !plan" class="quiet" role="status">Planning the evenings ...</p>
   <div v-else ref="frame" class="evenings">
     <header>
-      <div class="head">
+      <div class="what">
         <h1>{{ heading }}</h1>
         <p v-if="blocks.length" class="quiet figures" role="status">
           {{ promiseWords(promised) }} {{ provenWords(plan.is, plan.of.problem.pens.length, plan.rests) }}
@@ -200,7 +200,7 @@ function move(by: number) {
 <style scoped>
 .evenings { display: grid; grid-template-columns: minmax(0, 1fr); gap: 1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 0.8rem; }
-header .head { flex: 1 1 20rem; min-width: 0; }
+header .what { flex: 1 1 20rem; min-width: 0; }
 header h1 { line-height: 1.2; }
 .says { display: grid; gap: 0.3rem; font-size: 1.05rem; }
 .says .buy { text-decoration: underline; text-underline-offset: 0.2em; }
