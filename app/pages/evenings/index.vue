@@ -203,7 +203,7 @@ header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.6rem 0.8rem
 header .what { flex: 1 1 20rem; min-width: 0; }
 header h1 { line-height: 1.2; }
 .says { display: grid; gap: 0.3rem; font-size: 1.05rem; }
-.says .buy { text-decoration: underline; text-underline-offset: 0.2em; }
+.says .buy { margin-inline-start: 0.3em; text-decoration: underline; text-underline-offset: 0.2em; }
 .empty { display: grid; gap: 0.7rem; padding: 1.4rem; }
 .ways { display: flex; flex-wrap: wrap; gap: 0.7rem; }
 </style>
