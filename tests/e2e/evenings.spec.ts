@@ -59,8 +59,9 @@ test('six pens in evenings: what is tonight, what the night does, what is late a
   await expect(page.getByRole('status').filter({ hasText: 'Looking for a better order' })).toBeVisible()
   await expect(search).toBeVisible()
   await page.getByRole('button', { name: 'That will do' }).click()
+  // At once, not when its minute is over or it has come to an end by itself.
+  await expect(search).toBeHidden({ timeout: 3000 })
   await rested(page)
-  await expect(search).toBeHidden()
   // B3 is promised for the second day, and its film alone cures longer than that.
   await expect(page.getByText(/◆ B3 is (one|two|three) evenings? short, promised for/)).toBeVisible()
   await expect(page.getByText('two hours more on one evening would not keep it')).toBeVisible({ timeout: 30_000 })
