@@ -215,7 +215,7 @@ export interface Routes {
 /** Routes that answer something else than JSON, or take it: pictures, files, papers, streams. */
 export const rawRoutes = [
   'GET /api/archive', 'POST /api/archive', 'GET /api/backup', 'GET /api/calendar/:secret', 'GET /api/evenings/calendar.ics',
-  'GET /api/findings/answer.csv', 'GET /api/live', 'GET /api/orders/:id/receipt.pdf', 'GET /api/papers/evenings.pdf',
+  'GET /api/findings/answer.csv', 'GET /api/live', 'GET /api/orders/:id/receipt.pdf', 'POST /api/papers/evenings.pdf',
   'GET /api/papers/labels.pdf', 'GET /api/papers/prices.pdf', 'GET /api/pens/:id/drawing.svg', 'GET /api/pens/:id/papers/:paper',
   'GET /api/pens/:id/record.csv', 'GET /api/pens/:id/record.json', 'GET /api/photos/:id', 'GET /api/tables/:table',
 ] as const

@@ -60,12 +60,10 @@ export function useWays(defect: () => DefectState) {
 export function useWayWords() {
   const { board, pen, events, air } = storeToRefs(usePen())
   const { units, workshop } = storeToRefs(useWorkshop())
-  const { now } = useClock()
-  /** Worked out once a minute, not with every tick of the clock. */
-  const minute = computed(() => `${now.value.toISOString().slice(0, 16)}:00.000Z`)
+  const { minute } = useClock()
   /** When the pen may go, mended so. */
   const goes = ({ mended }: MendOption) => {
-    const moment = minute.value
+    const moment = minute.value.toISOString()
     return new Date(mayGo(boardOf(mended, events.value, air.value), moment, air.value)?.at ?? moment)
   }
 
@@ -85,7 +83,7 @@ export function useWayWords() {
   /** What a mend does to the day the pen is due. */
   function due(one: MendOption): string {
     const ready = goes(one)
-    const said = `may be handed over from ${clockTime(ready, new Date(minute.value))}`
+    const said = `may be handed over from ${clockTime(ready, minute.value)}`
     const day = pen.value?.due
     if (!day) return one.span >= 60 ? `${said}, ${formatSpan(one.span)} later` : said
     return `${said}: ${ready <= new Date(`${day}T23:59:59`) ? 'in time' : 'too late'} for ${dayWords(day)}`

@@ -9,7 +9,7 @@ import { materialOf } from '#reference'
  */
 export function useMoisture(blank: () => ShelfBlank | undefined) {
   const store = useWorkshop()
-  const { now } = useClock()
+  const { minute: now } = useClock()
   const hour = computed(() => Math.floor(now.value.getTime() / 3_600_000))
   const size = computed(() => {
     const { width, height } = blank() ?? { width: null, height: null }

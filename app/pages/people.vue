@@ -5,7 +5,7 @@ import { counted } from '#core/format'
 /** Who may come in to this workshop, by which devices, and who tried in vain. */
 useHead({ title: 'People and devices · Oxlip' })
 const me = useMe()
-const { now } = useClock()
+const { minute: now } = useClock()
 const people = shallowRef<readonly Person[]>()
 const access = shallowRef<Access>()
 const { failed, loaded, again } = useLoad(async () => {

@@ -9,7 +9,7 @@ definePageMeta({ layout: 'work' })
 useHead({ title: 'Together · Oxlip' })
 const route = useRoute()
 const ids = computed(() => String(route.query.pens ?? '').split(',').filter(Boolean))
-const { now } = useClock()
+const { minute: now } = useClock()
 const { workshop } = storeToRefs(useWorkshop())
 const {
   tiles, operation, chosen, inHand, words, checks, sands, nextReady, last, enter, done, sayYes, notYet, takeBack, toggle, load,

@@ -20,7 +20,7 @@ const [first, second, third] = ids as [string, string, string]
 it('says how much of what was laid into an evening was done by its end', () => {
   const laid = evening([block(first, 0, 5), block(second, 5, 10), block(third, 300, 310)])
   const told = (events: readonly BenchEvent[]) => pastOf(laid, () => board(events), UNITS)?.says
-  expect(told([done(first, 4), done(second, 9)])).toBe('All 2 pieces of work that were laid into it were done.')
+  expect(told([done(first, 4), done(second, 9)])).toBe('Both pieces of work that were laid into it were done.')
   expect(told([done(first, 4), done(second, 130)])).toBe('1 of the 2 pieces of work that were laid into it was done in time.')
   expect(told([])).toBe('0 of the 2 pieces of work that were laid into it were done in time.')
 })

@@ -55,7 +55,8 @@ export function pastOf(
 
 function saysOf(done: number, wanted: number, unknown: number): string {
   const laid = `${counted(wanted, 'piece')} of work`
-  if (done === wanted) return wanted === 1 ? `The ${laid} that was laid into it was done.` : `All ${laid} that were laid into it were done.`
+  if (done === wanted && wanted === 1) return `The ${laid} that was laid into it was done.`
+  if (done === wanted) return `${wanted === 2 ? 'Both pieces of work' : `All ${laid}`} that were laid into it were done.`
   const inTime = `${done} of the ${laid} that were laid into it ${done === 1 ? 'was' : 'were'} done in time.`
   return unknown ? `${inTime} What became of ${unknown} is not known: plans were changed since.` : inTime
 }

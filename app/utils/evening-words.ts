@@ -4,7 +4,7 @@ import type { RunsOut } from '../../core/bench'
 import { counted, formatSpan, list, millilitres } from '../../core/format'
 import type { Stretch } from './evening-hours'
 import type { Shown } from './evening-view'
-import { clockTime, countWord, dayWords } from './times'
+import { allWord, clockTime, countWord, dayWords } from './times'
 
 /** A pen as its promise stands in a plan. */
 export interface Promised {
@@ -34,7 +34,7 @@ export function promiseWords(promised: readonly Promised[]): string {
   const own = promised.filter(one => one.due === day)
   const kept = own.filter(one => one.kept).length
   if (own.length === 1) return `${own[0]?.mark} is ${kept ? '' : 'not '}ready for ${dayWords(day)}.`
-  if (kept === own.length) return `All ${countWord(own.length).toLowerCase()} are ready for ${dayWords(day)}.`
+  if (kept === own.length) return `${allWord(kept)} are ready for ${dayWords(day)}.`
   return `${countWord(kept)} of ${countWord(own.length).toLowerCase()} ${kept === 1 ? 'is' : 'are'} ready for ${dayWords(day)}.`
 }
 
@@ -72,6 +72,9 @@ export function lackingWords({ of, name, pen, step, short }: RunsOut, blocks: re
   const where = block ? `, first missed at ${block.board.pen.mark}, ${block.title}, ${clockTime(block.from, now)}` : ''
   return `${name}: ${of === 'bottle' ? millilitres(short) : counted(Math.ceil(short), of)} short${where}.`
 }
+
+/** How many more run short than are named: `Two more run short.` */
+export const shortWords = (more: number): string => `${countWord(more)} more ${more === 1 ? 'runs' : 'run'} short.`
 
 /** A wait that outlasts the evening, s. */
 const OVER_NIGHT = 2 * 3600

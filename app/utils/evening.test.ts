@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import type { DayHours } from '../../contract'
 import { asHours, atClock, endingAt, promisedBy, spansOn, stretchesFrom } from './evening-hours'
 import { alongEvenings, columnsOf } from './evening-view'
-import { chanceWords, inTen, lateWords, promiseWords, provenWords, readyTimes, type Promised } from './evening-words'
+import { chanceWords, inTen, lateWords, promiseWords, provenWords, readyTimes, shortWords, type Promised } from './evening-words'
 
 const at = (text: string) => new Date(text)
 const said = (day: string, ...spans: [string, string][]): DayHours =>
@@ -79,7 +79,8 @@ describe('what is said', () => {
     expect(promiseWords([])).toBe('No pen is promised for a day.')
     expect(promiseWords([promise('A1', true)])).toBe('A1 is ready for Sat 30 Nov.')
     expect(promiseWords([promise('A1', true), promise('A2', true), promise('B1', false, '2019-12-05')]))
-      .toBe('All two are ready for Sat 30 Nov.')
+      .toBe('Both are ready for Sat 30 Nov.')
+    expect(promiseWords([promise('A1', true), promise('A2', true), promise('A3', true)])).toBe('All three are ready for Sat 30 Nov.')
     expect(promiseWords([promise('A1', true), promise('A2', false)])).toBe('One of two is ready for Sat 30 Nov.')
   })
   it('how much is missing', () => {
@@ -87,6 +88,9 @@ describe('what is said', () => {
     expect(lateWords(promise('A3', false), [evening('2019-11-29'), evening('2019-12-02')])).toBe('A3 is one evening short')
     expect(lateWords({ ...promise('A3', false), ready: at('2019-11-30T20:00:00') }, [])).toBe('A3 is ready only at 20:00 that day')
     expect(lateWords({ ...promise('A3', false), ready: new Date(NaN) }, [])).toBe('A3 is not finished in the hours there are')
+  })
+  it('how many more run short than are named', () => {
+    expect([1, 2, 14].map(shortWords)).toEqual(['One more runs short.', 'Two more run short.', '14 more run short.'])
   })
   it('how good an order is known to be', () => {
     const costs = { missed: 0, pinned: 0, late: 1, finished: 36_000, hands: 0, lateness: 0 }

@@ -21,3 +21,6 @@ const NUMBERS = ['None', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 
 
 /** A small number as a word, a larger one in figures. */
 export const countWord = (count: number): string => NUMBERS[count] ?? String(count)
+
+/** That it is all of so many, of two or more: `Both`, `All three`. */
+export const allWord = (count: number): string => (count === 2 ? 'Both' : `All ${countWord(count).toLowerCase()}`)

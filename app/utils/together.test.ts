@@ -24,8 +24,8 @@ it('says what is saved, and on how many', () => {
   expect(savedWords('bit', 2)).toBe('One bit for all of them: 1 change of bit saved.')
   expect(savedWords('set-up', 10)).toBe('Set up once for all of them.')
   expect(savedWords('paper', 10)).toBe('One paper in the hand: 9 changes of paper saved.')
-  expect([togetherKey(10, 10, 'Drilled'), togetherKey(8, 10, 'Drilled'), togetherKey(1, 1, 'Drilled')]).toEqual([
-    'All ten: Drilled', 'Eight of ten: Drilled', 'Drilled',
+  expect([[10, 10], [2, 2], [8, 10], [1, 1]].map(([count = 0, all = 0]) => togetherKey(count, all, 'Drilled'))).toEqual([
+    'All ten: Drilled', 'Both: Drilled', 'Eight of ten: Drilled', 'Drilled',
   ])
 })
 it('many pens with the same next share a lane; a pair does not', () => {

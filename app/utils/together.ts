@@ -1,6 +1,6 @@
 import type { ListedPen } from '#contract'
 import type { Operation } from '#core/bench'
-import { countWord } from './times'
+import { allWord, countWord } from './times'
 
 /** What stays as it is, and what is saved by that: once, and several times; where that has no name, nothing. */
 const SAVED: Record<Operation['saves'], readonly [says: string, once?: string, times?: string]> = {
@@ -21,7 +21,7 @@ export function savedWords(saves: Operation['saves'], pens: number): string {
 /** What the yellow key says: of so many pens that are in it, of so many that could be. */
 export function togetherKey(count: number, all: number, done: string): string {
   if (count === 1 && all === 1) return done
-  if (count === all) return `All ${countWord(count).toLowerCase()}: ${done}`
+  if (count === all) return `${allWord(count)}: ${done}`
   return `${countWord(count)} of ${countWord(all).toLowerCase()}: ${done}`
 }
 

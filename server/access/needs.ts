@@ -111,7 +111,7 @@ export const NEEDS: Readonly<Record<RouteName | RawRouteName, Need>> = {
   'GET /api/methods/:id': 'look',
   'PUT /api/methods/:id': 'shelf',
   'PATCH /api/methods/:id': 'shelf',
-  'GET /api/papers/evenings.pdf': 'look',
+  'POST /api/papers/evenings.pdf': 'look',
   'GET /api/papers/labels.pdf': 'money',
   'GET /api/papers/prices.pdf': 'money',
   'GET /api/pens': 'look',

@@ -3,7 +3,7 @@ import type { ListedOrder, ListedPen } from '../../contract'
 import type { KeptPlan } from '../../schemas'
 import type { Sheet } from './sheet'
 import { table } from './table'
-import type { Times } from './times'
+import { timesIn, type Times } from './times'
 
 /** How money is written, given in minor units. */
 type InMoney = (minor: number) => string
@@ -50,10 +50,11 @@ export function receipt(sheet: Sheet, { order, name, pens }: ListedOrder, inMone
   }
 }
 
-/** The coming evenings as they were planned last, with boxes to tick. */
+/** The coming evenings in which something is done, with boxes to tick, and what is promised, day by day. */
 export function eveningSheet(sheet: Sheet, plan: KeptPlan, { clock, weekday }: Times): void {
   sheet.words('The coming evenings', { size: 17, face: 'head' })
-  for (const { from, to, groups } of plan.evenings) {
+  const busy = plan.evenings.filter(one => one.groups.length)
+  for (const { from, to, groups } of busy) {
     sheet.space(3)
     sheet.needs(20)
     sheet.words(`${weekday(new Date(from))}, ${clock(new Date(from))} to ${clock(new Date(to))}`, { size: 12, face: 'head' })
@@ -68,5 +69,15 @@ export function eveningSheet(sheet: Sheet, plan: KeptPlan, { clock, weekday }: T
       sheet.to(Math.max(ends, marked) + 0.5)
     }
   }
-  if (!plan.evenings.length) sheet.words('Nothing is laid into the coming evenings.')
+  if (!busy.length) sheet.words('Nothing is laid into the coming evenings.')
+  const days = [...new Set(plan.promised.map(one => one.day))].sort()
+  if (!days.length) return
+  sheet.space(4)
+  sheet.needs(20)
+  sheet.words('Promised', { size: 12, face: 'head' })
+  for (const day of days) {
+    const pens = plan.promised.filter(one => one.day === day).map(({ mark, name }) => `${mark} ${name}`)
+    // A day is the same day by every clock.
+    sheet.words(`${timesIn('UTC').weekday(new Date(day))}: ${pens.join(', ')}`)
+  }
 }

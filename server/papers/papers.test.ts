@@ -164,12 +164,21 @@ it('a receipt adds up (worked by hand), a price list has every pen, the eveningâ
 
   const group = { at: '2019-12-01T19:05:00.000Z', seconds: 610, title: 'Glue the tube', marks: ['C2', 'B4'] }
   const kept = {
-    day: '2019-12-01', madeAt: made.toISOString(), waits: [], promised: [], blocks: [],
-    evenings: [{ from: '2019-12-01T19:00:00.000Z', to: '2019-12-01T21:30:00.000Z', groups: [group] }],
+    day: '2019-12-01', madeAt: made.toISOString(), waits: [], blocks: [],
+    promised: ['C2', 'B4', 'A1'].map((mark, at) => ({ mark, name: `Damson ${mark}`, day: at ? '2019-12-05' : '2019-12-24' })),
+    evenings: [
+      { from: '2019-12-01T19:00:00.000Z', to: '2019-12-01T21:30:00.000Z', groups: [group] },
+      { from: '2019-12-02T19:00:00.000Z', to: '2019-12-02T21:30:00.000Z', groups: [] },
+    ],
   }
   const evening = flat(textOf(await paper(sheet => eveningSheet(sheet, kept, timesIn('UTC')))))
   expect(evening).toContain('Sunday 1 December, 19:00 to 21:30')
   expect(evening).toContain('19:05 Glue the tube C2 B4 10 min')
+  expect(evening).not.toContain('2 December')
+  expect(evening).toMatch(/Promised Thursday 5 December: B4 Damson B4, A1 Damson A1 Tuesday 24 December: C2 Damson C2$/)
+  const none = { ...kept, evenings: kept.evenings.slice(1), promised: [] }
+  const empty = flat(textOf(await paper(sheet => eveningSheet(sheet, none, timesIn('UTC')))))
+  expect(empty).toBe('The coming evenings Nothing is laid into the coming evenings.')
 })
 it('the same paper made again at the same time is the same file; nothing in it names a machine or a folder', async () => {
   const draw = (sheet: Sheet) => jobCard(sheet, { pen, board, units })

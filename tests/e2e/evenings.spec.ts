@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto'
+import { readFile } from 'node:fs/promises'
 import { addDays, format } from 'date-fns'
 import type { APIRequestContext, Page } from '@playwright/test'
 import type { EveningsKept, Pen, PenPage, WorkshopList } from '../../contract'
 import { must } from '../../core/sure'
 import { expect, test } from '../stand'
+import { textOf } from '../support/pdf'
 import { kept, workTo } from '../support/bench'
 
 // Only the pens that are made here.
@@ -191,16 +193,24 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   await inOwn(request)
   await hours(request, 1, 2, 3)
   await pen({ mark: 'P1', due: dayAt(6) })
-  await page.goto('/evenings')
-  await rested(page)
-  const [kept] = await Promise.all([
-    page.waitForResponse(answer => answer.url().includes('/api/evenings/plan') && answer.ok()).catch(() => undefined),
-    page.reload(),
-  ])
-  expect(kept).toBeDefined()
-  await page.getByRole('link', { name: 'Print' }).click()
+  // Gone to at once, where no evening was planned before: it is kept from here too.
+  const keeping = page.waitForResponse(answer => answer.url().includes('/api/evenings/plan'))
+  await page.goto('/evenings/sheet')
   await expect(page.getByRole('heading', { name: 'The coming evenings' })).toBeVisible()
-  await expect(page.getByRole('row').filter({ hasText: 'P1' }).first()).toContainText('19:')
+  const first = page.getByRole('row').filter({ hasText: 'P1' }).first()
+  await expect(first).toContainText('19:')
+  expect((await keeping).status()).toBe(200)
+  // The file has what stands here, line by line, and what is promised.
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as PDF' }).click()])
+  expect(file.suggestedFilename()).toBe('oxlip-evenings.pdf')
+  const paper = textOf(await readFile(await file.path())).replace(/\s+/g, ' ')
+  for (const cell of await first.getByRole('cell').filter({ hasText: /./ }).allInnerTexts()) expect(paper).toContain(cell)
+  expect(paper).toMatch(/ Promised .+ \d+ \w+: P1 Test apple/)
+  // Without the server it says so, and what stands here stays.
+  await page.route('**/api/papers/**', route => route.abort())
+  await page.getByRole('button', { name: 'Save as PDF' }).click()
+  await expect(page.getByRole('alert')).toContainText('server does not answer')
+  await page.unroute('**/api/papers/**')
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
   await page.emulateMedia({ media: 'screen' })

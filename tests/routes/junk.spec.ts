@@ -12,6 +12,8 @@ import { routes } from './routes'
 
 // What is taken of it changes shelf, air and names as nobody else’s should be.
 test.use({ only: 'junk' })
+// They need nothing of one another, and come last: both workers take part.
+test.describe.configure({ mode: 'parallel' })
 
 /** So many junk bodies in all. */
 const BODIES = 5000
@@ -126,10 +128,14 @@ test('nothing that comes in draws a 500: addresses', async ({ stand }) => {
   })
   expect(asked.length).toBeGreaterThan(1500)
   const bad: string[] = []
-  for (const { way, path } of asked) {
-    const { status } = await fetch(`${stand.address}${path}`, { method: way })
-    if (status >= 500) bad.push(`${status} ${way} ${path.slice(0, 200)}`)
+  const left = asked.values()
+  async function ask() {
+    for (const { way, path } of left) {
+      const { status } = await fetch(`${stand.address}${path}`, { method: way })
+      if (status >= 500) bad.push(`${status} ${way} ${path.slice(0, 200)}`)
+    }
   }
+  await Promise.all(Array.from({ length: AT_ONCE }, ask))
   expect(bad).toEqual([])
 })
 

@@ -29,14 +29,14 @@ test('papers come from the built server in the faces that ship, of the pen that 
   for (const { pen: { mark } } of orders[0]!.pens) expect(textOf(await labels.body())).toContain(mark)
   expect((await request.get('/api/papers/labels.pdf')).status()).toBe(422)
   expect(textOf(await (await request.get('/api/papers/prices.pdf')).body())).toContain('Harrow Lane')
-  // The evenings as they were planned last go by the clock of whoever asks, not by the server’s.
+  // The evenings are drawn as they stand on the screen of whoever asks, by their clock, not by the server’s.
   const day = new Date().toISOString().slice(0, 10)
   const group = { at: '2019-07-01T18:05:00.000Z', seconds: 300, title: 'Drill', marks: ['B2'] }
   const evening = { from: '2019-07-01T18:00:00.000Z', to: '2019-07-01T20:30:00.000Z', groups: [group] }
   const kept = { day, madeAt: new Date().toISOString(), evenings: [evening], waits: [], promised: [], blocks: [] }
-  expect((await request.put('/api/evenings/plan', { data: kept })).ok()).toBe(true)
-  const evenings = async (zone: string) => (await request.get(`/api/papers/evenings.pdf?zone=${zone}`)).body()
+  const drawn = (zone: string) => request.post(`/api/papers/evenings.pdf?zone=${zone}`, { data: kept })
+  const evenings = async (zone: string) => (await drawn(zone)).body()
   expect(textOf(await evenings('Europe/London'))).toMatch(/Monday 1 July, 19:00 to 21:30\s+19:05\s+Drill/)
   expect(textOf(await evenings('Pacific/Auckland'))).toContain('Tuesday 2 July, 06:00 to 08:30')
-  expect((await request.get('/api/papers/evenings.pdf?zone=Nowhere/Here')).status()).toBe(422)
+  expect((await drawn('Nowhere/Here')).status()).toBe(422)
 })

@@ -5,7 +5,7 @@ import { useThrottleFn } from '@vueuse/core'
 const store = useOrders()
 const { again } = useInsist(store.loadOpen)
 onMounted(again)
-const { now } = useClock()
+const { minute: now } = useClock()
 /** What a pen of an order still needs follows from what is entered: asked anew when rows come in, at most so often, ms. */
 const REST = 5000
 usePenRows().onTold(useThrottleFn(() => void store.loadOpen().catch(() => undefined), REST, true))

@@ -6,7 +6,7 @@ import { cautionsFor } from '#reference'
 /** What stands between a pupil and the next step of a pen of a class: to say yes to tools and cautions, a look, clearing up. */
 const props = defineProps<{ held: Held, work: ClassWork, state: BenchState }>()
 const store = usePen()
-const { now } = useClock()
+const { minute: now } = useClock()
 const enter = (gate: string, how: 'agreed' | 'asked') => store.enter({ kind: 'gate', payload: { gate, how } })
 /** Every caution of this pen’s steps, each once, and the class’s own. */
 const lines = computed(() => {

@@ -24,7 +24,7 @@ const emit = defineEmits<{
   put: [block: Shown, wish: Wish]
   ends: [evening: Pick<Stretch, 'day' | 'to'>, until: Date]
 }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 
 const columns = computed(() => columnsOf(props.evenings, props.evenings.length))
 const all = computed(() => rowsOf(props.boards, props.blocks, props.promised, columns.value, now.value))

@@ -5,7 +5,7 @@ import type { Column, Group } from '~/utils/evening-view'
 /** The line of hands: what they do, where something is changed, and the ends of evenings, which can be drawn longer or shorter. */
 const props = defineProps<{ name: string, groups: readonly Group[], columns: readonly Column[], movable?: boolean }>()
 const emit = defineEmits<{ ends: [evening: Pick<Stretch, 'day' | 'to'>, until: Date], pulled: [day: string, end: Date | undefined] }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 const evenings = computed(() => (props.movable ? props.columns.filter(one => one.kind === 'evening') : []))
 const field = useTemplateRef('field')
 

@@ -8,7 +8,7 @@ import { weekdays } from '#schemas'
 const props = defineProps<{ hours: readonly DayHours[] }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useEveningsKept()
-const { now } = useClock()
+const { minute: now } = useClock()
 const { stays } = useEvenings()
 const STAYS = [{ label: 'anything', value: 0 }, ...[10, 60, 240].map(value => ({ label: `more than ${formatSpan(value * 60)}`, value }))]
 

@@ -5,7 +5,7 @@ import type { KeptEvening } from '#contract'
 const props = defineProps<{ past: readonly KeptEvening[] }>()
 const bench = useBenchPens()
 const { units } = storeToRefs(useWorkshop())
-const { now } = useClock()
+const { minute: now } = useClock()
 const kept = computed(() =>
   props.past.find(({ day, first }) => first.evenings.some(one => one.from.slice(0, 10) <= day && new Date(one.to) < now.value)))
 /** Pens that were finished since are not on the bench any more: they are fetched, a few at a time. */

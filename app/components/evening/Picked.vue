@@ -21,7 +21,7 @@ const emit = defineEmits<{
   drop: [id: string]
   close: []
 }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 
 const wishes = computed(() => {
   const { from } = props.picked

@@ -7,7 +7,7 @@ import type { Drawn, Row } from '~/utils/evening-rows'
 /** One pen in the coming evenings; its work can be taken up and put elsewhere. */
 const props = defineProps<{ row: Row, columns: readonly Column[], cost: string, movable: boolean }>()
 const emit = defineEmits<{ pick: [block: Shown], hold: [block: Shown, wish: Wish | undefined], put: [block: Shown, wish: Wish] }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 const field = useTemplateRef('field')
 const { width } = useElementSize(field)
 /** A word fits into a block of this width; no block is thinner than this; a letter is about as wide as this, px. */

@@ -8,7 +8,7 @@ import type { EveningSum } from '#contract'
 const bench = useBenchPens()
 const prices = usePrices()
 const workshop = useWorkshop()
-const { now } = useClock()
+const { minute: now } = useClock()
 /** What is worked after midnight belongs to the evening before, up to this hour. */
 const TURNS = 4
 const tonight = computed(() => format(new Date(now.value.getTime() - TURNS * 3_600_000), 'yyyy-MM-dd'))

@@ -3,7 +3,7 @@ import type { Group } from '~/utils/evening-view'
 
 /** The next evening as hands go, in large letters; a group of pens is one tap from being worked together. */
 const props = defineProps<{ groups: readonly Group[], evening: Stretch | undefined, promised: readonly Promised[] }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 /** So many stand there at once; the rest is a tap away. */
 const SHOWN = 10
 const open = ref(false)

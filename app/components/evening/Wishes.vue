@@ -5,7 +5,7 @@ import type { Shown } from '~/utils/evening-view'
 /** What is wanted of the order, in one list: what was put somewhere by mistake is found here, and taken back. */
 const props = defineProps<{ pins: readonly Pin[], blocks: readonly Shown[], movable: boolean }>()
 const emit = defineEmits<{ drop: [id: string] }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 const wishes = computed(() => wishesOf(props.pins, props.blocks, now.value))
 const named = ({ marks, title }: Wished) => [marks.join(' '), title].filter(Boolean).join(', ')
 </script>

@@ -7,11 +7,7 @@ function save() {
   const drawing = props.within?.querySelector('svg')
   const text = drawing ? svgText(drawing) : props.drawn?.()
   if (!text) return
-  const address = URL.createObjectURL(new Blob([text], { type: 'image/svg+xml' }))
-  const link = document.createElement('a')
-  Object.assign(link, { href: address, download: `${props.name}.svg` })
-  link.click()
-  URL.revokeObjectURL(address)
+  saveFile(new Blob([text], { type: 'image/svg+xml' }), `${props.name}.svg`)
 }
 </script>
 

@@ -6,7 +6,7 @@ import { intakeKind } from '#schemas/intake'
 /** Sheets that were taken in, each undone as one. */
 defineProps<{ intakes: readonly Intake[] }>()
 const emit = defineEmits<{ undo: [id: string] }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 const says = ({ name, rows }: Intake) => `${intakeKind(name).says}, ${counted(rows, 'row')}`
 const undoneWords = ({ kept }: Intake) =>
   kept ? `Undone, but for ${kept === 1 ? 'one that something was' : `${kept} that something was`} done with since.` : 'Undone.'

@@ -4,7 +4,7 @@ import { orderSum } from '#core/orders'
 
 /** One order on a list: whose it is, until when, how it stands, and its pens. */
 const props = defineProps<{ listed: ListedOrder }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 const { inMoney } = useWorkshop()
 const standing = computed(() => orderStanding(props.listed, now.value))
 const sum = computed(() => orderSum(props.listed.order.lines.map(line => line.price), props.listed.order.deposit))

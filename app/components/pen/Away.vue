@@ -5,7 +5,7 @@ import type { BenchState } from '#core/bench'
 const open = defineModel<boolean>('open', { default: false })
 const props = defineProps<{ state: BenchState }>()
 const store = usePen()
-const { now } = useClock()
+const { minute: now } = useClock()
 const why = ref('')
 
 const says = computed(() => {

@@ -8,7 +8,7 @@ const store = usePen()
 const bench = useBenchPens()
 const right = usePutRight()
 const { units } = storeToRefs(useWorkshop())
-const { now } = useClock()
+const { minute: now } = useClock()
 
 const rows = computed(() =>
   (store.state?.log ?? []).filter(row => row.inForce && row.event.kind !== 'undo').map(({ event }) => ({

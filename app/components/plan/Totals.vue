@@ -5,7 +5,7 @@ import type { PlanTrace } from '#core/plan'
 
 /** The sums of a plan: hands-on time, film, and when it could leave the shop if it were begun now. */
 const props = defineProps<{ traced: PlanTrace, begun?: boolean, board?: Board }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 /** When a pen that is begun may go: what is done, what waits and what is left, all counted. */
 const goes = computed(() => (props.begun && props.board ? mayGo(props.board, now.value.toISOString())?.at : undefined))
 const lastCoat = computed(() => props.traced.steps.findLast(one => one.step.kind === 'coat'))

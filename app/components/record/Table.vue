@@ -7,7 +7,7 @@ import { parseSpan, UnitError } from '#core/units'
 /** The steps of a record with their times, which are put right here. */
 defineProps<{ rows: readonly { row: PenRecord['rows'][number], words: { title: string } }[] }>()
 const store = usePen()
-const { now } = useClock()
+const { minute: now } = useClock()
 
 /** A time that was measured wrong is put right here; what was measured stays in the log. */
 const editing = ref<string>()

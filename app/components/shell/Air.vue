@@ -5,7 +5,7 @@ import { format } from 'date-fns'
 /** The air of the workshop and the time; a touch opens what the turner can set. */
 const store = useWorkshop()
 const workshops = useWorkshops()
-const { now } = useClock()
+const { minute: now } = useClock()
 const open = ref(false)
 /** Fetched when it is opened first. */
 const wanted = ref(false)

@@ -6,7 +6,7 @@ import type { RefusedEntry } from '~/stores/outbox'
 const props = defineProps<{ entry: RefusedEntry }>()
 const outbox = useOutbox()
 const boards = useBenchPens()
-const { now } = useClock()
+const { minute: now } = useClock()
 const mark = computed(() => boards.boardOf(props.entry.event.pen)?.pen.mark)
 const stands = computed(() => fieldOf(props.entry.event, props.entry.reason.field))
 const typed = ref(String(stands.value ?? ''))

@@ -6,7 +6,7 @@ import { stepWaits, type GlueWish, type Plan, type PlanTrace } from '#core/plan'
 /** The glue of the tubes: which, how long it takes in this air, and the play it fills. */
 const props = defineProps<{ plan: Plan, traced: PlanTrace }>()
 const emit = defineEmits<{ glue: [glue: GlueWish] }>()
-const { now } = useClock()
+const { minute: now } = useClock()
 const wishes = computed(() => props.plan.inputs.wishes)
 
 const glues: { value: GlueWish, label: string }[] = [

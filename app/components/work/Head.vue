@@ -14,7 +14,7 @@ const away = useAway()
 const time = useRightTime()
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
-const { now } = useClock()
+const { minute: now } = useClock()
 const { wish } = useTheme()
 const skew = computed(() => {
   if (!time.ahead) return ''

@@ -18,7 +18,7 @@ const emit = defineEmits<{
 const { units } = storeToRefs(useWorkshop())
 const known = useDefects()
 const photos = usePhotos()
-const { now } = useClock()
+const { minute: now } = useClock()
 const { tried } = useWays(() => props.defect)
 const heading = useTemplateRef<HTMLElement>('heading')
 onMounted(() => {

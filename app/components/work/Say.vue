@@ -20,7 +20,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ touch: [felt: 'tacky' | 'hard'] }>()
 const { workshop: air } = storeToRefs(useWorkshop())
-const { now } = useClock()
+const { minute: now } = useClock()
 
 /** A finger tells when a coat is hard enough for the next; what cures for a day it does not. */
 const touchable = computed(() => props.wait && isTouched(props.wait.purpose))

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { runsOut, takesOf } from '#core/bench'
 import { capital } from '#core/format'
 import { format } from 'date-fns'
 
@@ -13,10 +12,9 @@ const stock = useStock()
 const workshop = useWorkshop()
 const { failed, loaded, again } = useLoad(() =>
   Promise.all([live.meet(), store.load(), stock.load(), workshop.shelf ? undefined : workshop.load()]))
-const { now } = useClock()
-const { plan, chances, moment, shows, stop, lookLonger } = useEvenings()
-shows()
-const { units } = storeToRefs(workshop)
+const { minute: now } = useClock()
+const { chances, moment, stop, lookLonger } = useEvenings()
+const { plan, evenings, blocks, promised } = useShownPlan()
 
 /** So wide the first evening and the names beside it have to be, and each further evening, px. */
 const FIRST = 660
@@ -25,7 +23,6 @@ const frame = useTemplateRef('frame')
 const { width } = useElementSize(frame)
 const count = computed(() => 1 + Math.max(0, Math.min(3, Math.floor((width.value - FIRST) / EVENING))))
 const from = ref(0)
-const evenings = computed(() => plan.value?.of.evenings ?? [])
 const shown = computed(() => evenings.value.slice(from.value, from.value + count.value))
 const heading = computed(() => {
   const first = shown.value[0]
@@ -34,22 +31,6 @@ const heading = computed(() => {
   return shown.value.length > 1 ? `${name} and ${countWord(shown.value.length - 1).toLowerCase()} more` : name
 })
 
-const blocks = computed(() => {
-  const known = plan.value
-  if (!known) return []
-  return shownBlocks(known.is, byItself(known.of.problem), store.boards, known.of.now, units.value)
-})
-const promised = computed((): Promised[] => {
-  const known = plan.value
-  if (!known) return []
-  const ready = readyTimes(known.of.problem, known.is)
-  return store.boards.flatMap(({ pen }) => {
-    const at = ready.get(pen.id)
-    if (pen.due === null || at === undefined) return []
-    const when = new Date(known.of.now.getTime() + at * 1000)
-    return [{ pen: pen.id, mark: pen.mark, due: pen.due, ready: when, kept: when <= promisedBy(pen.due) }]
-  })
-})
 const late = computed(() => promised.value.filter(one => !one.kept))
 const night = computed(() => {
   const first = evenings.value[0]
@@ -67,24 +48,7 @@ const tooLong = computed(() => {
 })
 const over = computed(() => new Set(blocks.value.filter(one => !one.inHours).map(one => one.board.pen.mark)))
 
-/** What does not last for all that is planned, at which piece. */
-const lacking = computed(() => {
-  const takes = store.boards.flatMap((board) => {
-    const stick = stock.blank(board.pen.blank)
-    return takesOf(board.pen.id, board, stick && { id: stick.id, name: stick.name })
-  })
-  const order = blocks.value.map(({ pen, is }) => ({ pen, step: is.id }))
-  return runsOut(order, takes, ({ of, id }) => {
-    if (of === 'set') return stock.fitting(id)?.sets
-    if (of === 'stick') return stock.blank(id)?.count
-    if (of === 'sheet') {
-      const paper = workshop.shelf?.abrasives.find(one => one.id === id)
-      return paper?.count === undefined ? undefined : paper.count - (paper.worn ?? 0)
-    }
-    const bottle = workshop.shelf?.products.find(one => one.id === id)?.bottle
-    return bottle?.left === undefined ? undefined : bottle.left + (bottle.sealed ?? 0) * (bottle.size ?? 0)
-  })
-})
+const { lacking } = useLacking(blocks)
 const { remedies } = useRemedies(late)
 const danger = computed(() => {
   const told = chances.value
@@ -102,8 +66,6 @@ const danger = computed(() => {
 })
 
 const { picked, alike, cost, pick, hold, put, together, weigh, drop } = usePinning(blocks, evenings)
-const { keep } = useKeptPlan(() => ({ plan: plan.value, blocks: blocks.value, promised: promised.value }))
-watch(() => plan.value?.rests, rests => rests && keep())
 const { query } = useRoute()
 /** Whether a day to be promised is asked for: at once where an order asks it. */
 const asking = ref(query.fitting !== undefined)
@@ -165,7 +127,7 @@ function move(by: number) {
           <b class="harm">◆ {{ lackingWords(one, blocks, now) }}</b> {{ one.of === 'bottle' ? '' : 'Get more, or take those pens out.' }}
         </p>
         <p v-if="lacking.length > 3">
-          <b class="harm">◆ {{ countWord(lacking.length - 3) }} more {{ lacking.length === 4 ? 'runs' : 'run' }} short.</b>
+          <b class="harm">◆ {{ shortWords(lacking.length - 3) }}</b>
           <NuxtLink class="buy" to="/shelf/buy">See what to buy</NuxtLink>
         </p>
         <p v-if="night"><b>{{ night }}</b></p>

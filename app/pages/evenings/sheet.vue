@@ -7,18 +7,11 @@ useHead({ title: 'Evenings, on paper · Oxlip' })
 const live = useLive()
 const store = useEveningsKept()
 const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
-const { plan, shows } = useEvenings()
-shows()
-const { units } = storeToRefs(useWorkshop())
+const { plan, evenings: coming, blocks, asKept } = useShownPlan()
 const SHOWN = 7
-const blocks = computed(() => {
-  const known = plan.value
-  return known ? shownBlocks(known.is, byItself(known.of.problem), store.boards, known.of.now, units.value) : []
-})
 const evenings = computed(() =>
-  (plan.value?.of.evenings ?? []).slice(0, SHOWN).flatMap((evening) => {
-    const own = blocks.value.filter(one => one.crew === 0 && one.inHours && one.from >= evening.from && one.from < evening.to)
-    const groups = groupsOf(own)
+  coming.value.slice(0, SHOWN).flatMap((evening) => {
+    const groups = groupsIn(blocks.value, evening)
     return groups.length ? [{ ...evening, groups }] : []
   }))
 /** Day by day. */
@@ -28,6 +21,12 @@ const promised = computed(() => {
   return [...days].sort(([a], [b]) => a.localeCompare(b)).map(([due, pens]) => ({ due, pens }))
 })
 const print = () => window.print()
+const { trouble, busy, attempt } = useAttempt()
+/** The same as a PDF: as it stands here, whether or not it was kept. */
+const save = () => attempt(async () => {
+  const shown = asKept()
+  if (shown) saveFile(await paperOf({ ...shown, evenings: shown.evenings.slice(0, SHOWN) }), 'oxlip-evenings.pdf')
+})
 </script>
 
 <template>
@@ -37,9 +36,10 @@ const print = () => window.print()
     <header>
       <h1>The coming evenings</h1>
       <button type="button" class="key next no-print" @click="print">Print</button>
-      <a class="key no-print" :href="timedPaper('/api/papers/evenings.pdf')" target="_blank" rel="noopener">As PDF</a>
+      <button type="button" class="key no-print" :disabled="busy" @click="save">Save as PDF</button>
       <NuxtLink class="key no-print" to="/evenings">Back to the evenings</NuxtLink>
     </header>
+    <p v-if="trouble" class="harm no-print" role="alert">{{ trouble }}</p>
     <p v-if="!evenings.length">Nothing is laid into the coming evenings.</p>
     <section v-for="one in evenings" :key="one.day">
       <h2>{{ format(one.from, 'EEEE d MMMM') }}, {{ format(one.from, 'HH:mm') }} to {{ format(one.to, 'HH:mm') }}</h2>

@@ -10,7 +10,7 @@ useHead({ title: 'Defects · Oxlip' })
 const store = useDefects()
 const photos = usePhotos()
 const { units } = storeToRefs(useWorkshop())
-const { now } = useClock()
+const { minute: now } = useClock()
 
 const ANY = 'any'
 const filter = reactive({

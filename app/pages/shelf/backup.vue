@@ -4,7 +4,7 @@ import { counted, decimal } from '#core/format'
 
 /** All that is kept, saved in one file, and how it is put back. */
 useHead({ title: 'Backup and files · Oxlip' })
-const { now } = useClock()
+const { minute: now } = useClock()
 const told = shallowRef<Backups>()
 const { failed, loaded, again } = useLoad(async () => {
   told.value = await api('GET /api/backups')

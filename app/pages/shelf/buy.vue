@@ -11,7 +11,7 @@ const { failed, loaded, again } = useLoad(load)
 const store = useSupplies()
 const evenings = useEveningsKept()
 const { inMoney } = useWorkshop()
-const { now } = useClock()
+const { minute: now } = useClock()
 /** What lies in the basket, kept on this device. */
 const ticked = useLocalStorage<string[]>('oxlip-basket', [])
 const isTicked = (what: string) => ticked.value.includes(what)

@@ -9,7 +9,7 @@ const id = computed(() => String(route.params.id))
 const people = usePeople()
 const outbox = useOutbox()
 const time = useRightTime()
-const { now } = useClock()
+const { minute: now } = useClock()
 const page = shallowRef<ClassPage>()
 const { failed, loaded, again } = useLoad(async () => {
   const [told] = await Promise.all([api('GET /api/classes/:id', { params: { id: id.value } }), people.people ? undefined : people.load()])

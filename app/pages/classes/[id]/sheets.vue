@@ -4,7 +4,7 @@ import type { ClassPage } from '#contract'
 /** A sheet for each pupil of a class: points, words, and what the log holds; each on a page of its own when printed. */
 const route = useRoute()
 const people = usePeople()
-const { now } = useClock()
+const { minute: now } = useClock()
 const page = shallowRef<ClassPage>()
 const { failed, loaded, again } = useLoad(async () => {
   const [told] = await Promise.all([api('GET /api/classes/:id', { params: { id: String(route.params.id) } }), people.load()])

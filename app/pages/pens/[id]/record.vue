@@ -13,7 +13,7 @@ const { pen, plan, planned, board, traced, state, elsewhere, air, measured, even
 const stock = useStock()
 const blank = computed(() => stock.blank(pen.value?.blank ?? null))
 const { units } = storeToRefs(useWorkshop())
-const { now } = useClock()
+const { minute: now } = useClock()
 
 const told = computed(() => board.value && record(board.value.state, board.value.traced, air.value, elsewhere.value))
 const rows = computed(() => {

@@ -9,7 +9,7 @@ const outbox = useOutbox()
 const boards = useBenchPens()
 const workshop = useWorkshop()
 const { units } = storeToRefs(workshop)
-const { now } = useClock()
+const { minute: now } = useClock()
 const me = useMe()
 /** Whether whoever is here may work on it. */
 const mine = computed(() => me.mayWorkOn(pen.value?.maker))
