@@ -52,20 +52,29 @@ export type Pin = InferType<typeof pinSchema>
 
 const MOST_BLOCKS = 2000
 
-/** Evenings as they were planned: what is compared with what became of it, printed, and read by a calendar program. */
+/** Hours of somebody with what is laid into them. */
+const laidSchema = exact({
+  from: moment().required(),
+  to: moment().required(),
+  groups: array(exact({
+    at: moment().required(),
+    seconds: number().min(0).max(1e7).required(),
+    title: line(300).required(),
+    marks: array(line(12).required()).max(200).required(),
+  })).max(MOST_BLOCKS).required(),
+})
+/** The same as it comes in. */
+export type Laid = InferType<typeof laidSchema>
+
+/**
+ * Evenings as they were planned: what is compared with what became of it, printed, and read by a calendar program. `helps`: the hours of
+ * whoever helps; plans of before have none.
+ */
 export const keptPlanSchema = exact({
   day: day().required(),
   madeAt: moment().required(),
-  evenings: array(exact({
-    from: moment().required(),
-    to: moment().required(),
-    groups: array(exact({
-      at: moment().required(),
-      seconds: number().min(0).max(1e7).required(),
-      title: line(300).required(),
-      marks: array(line(12).required()).max(200).required(),
-    })).max(MOST_BLOCKS).required(),
-  })).max(100).required(),
+  evenings: array(laidSchema).max(100).required(),
+  helps: array(laidSchema).max(100).optional(),
   waits: array(exact({ mark: line(12).required(), title: line(300).required(), until: moment().required() })).max(MOST_BLOCKS).required(),
   promised: array(exact({ mark: line(12).required(), name: line(120).required(), day: day().required() })).max(500).required(),
   blocks: array(exact({

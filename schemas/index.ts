@@ -10,7 +10,7 @@ export {
 } from './finding'
 export {
   eveningSumQuerySchema, hoursSchema, keptPlanSchema, pinKinds, pinSchema, weekdays, type EveningSumQuery, type HoursChange, type KeptPlan,
-  type Pin,
+  type Laid, type Pin,
 } from './evening'
 export { asBenchEvent, eventBatchSchema } from './event'
 export { shelfFittingSchema, type ShelfFittingInput } from './fitting'

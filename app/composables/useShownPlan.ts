@@ -10,6 +10,8 @@ export function useShownPlan() {
   shows()
 
   const evenings = computed(() => plan.value?.of.evenings ?? [])
+  /** When somebody helps. */
+  const helps = computed(() => plan.value?.of.helps ?? [])
   const blocks = computed(() => {
     const known = plan.value
     if (!known) return []
@@ -44,5 +46,5 @@ export function useShownPlan() {
     }
   }
   watch(() => plan.value?.rests, rests => rests && keep(), { immediate: true })
-  return { plan, evenings, blocks, promised, asKept }
+  return { plan, evenings, helps, blocks, promised, asKept }
 }

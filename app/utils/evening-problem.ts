@@ -30,6 +30,8 @@ export interface Posed {
   now: Date
   /** The turner’s evenings. */
   evenings: Stretch[]
+  /** When somebody helps. */
+  helps: Stretch[]
 }
 
 /** Half an hour sooner is worth a change of bits, a minute is not, s [model]. */
@@ -52,12 +54,12 @@ export function pose({ boards, hours, pins, hands }: EveningsGiven, now: Date): 
   const needed = pens.flatMap(pen => pen.work).reduce((sum, one) => sum + one.hands, 0)
   const evenings = enough(hours, now, needed)
   const setUp = standsSetUp(boards, at)
-  const helper = asHours(stretchesFrom(hours, 'helper', now, DAYS.least), now)
+  const helps = stretchesFrom(hours, 'helper', now, DAYS.least)
   return {
-    now, evenings,
+    now, evenings, helps,
     problem: {
       pens, grain: GRAIN, changes: changesWith(hands), hours: asHours(evenings, now),
-      ...(helper.length ? { helpers: [helper] } : {}),
+      ...(helps.length ? { helpers: [asHours(helps, now)] } : {}),
       ...(setUp ? { setUp } : {}),
       first: pins.filter(pin => pin.kind === 'first').flatMap(pin => pieceOf(pin, pens)),
       together: groupsOf(pins).map(group => group.flatMap(pin => pieceOf(pin, pens))),

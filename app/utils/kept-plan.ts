@@ -1,6 +1,7 @@
 import { format } from 'date-fns'
-import type { KeptPlan } from '#schemas'
+import type { KeptPlan, Laid } from '#schemas'
 import type { Board } from '../stores/bench'
+import type { Stretch, Who } from './evening-hours'
 import type { Posed } from './evening-problem'
 import { groupsOf, type Group, type Shown } from './evening-view'
 import type { Promised } from './evening-words'
@@ -11,7 +12,7 @@ const LONG = 20 * 60
 
 /** What is kept of a plan as it is shown: for the calendar, for the paper, and to be compared with how the evening was. */
 export function keptPlanOf(
-  { now, evenings }: Posed, blocks: readonly Shown[], promised: readonly Promised[], boards: readonly Board[],
+  { now, evenings, helps }: Posed, blocks: readonly Shown[], promised: readonly Promised[], boards: readonly Board[],
 ): KeptPlan {
   const soon = evenings.slice(0, EVENINGS)
   const end = soon.at(-1)?.to ?? now
@@ -19,10 +20,13 @@ export function keptPlanOf(
   const iso = (at: Date) => at.toISOString()
   const told = ({ from, to, title, marks }: Group) =>
     ({ at: iso(from), seconds: Math.round((to.getTime() - from.getTime()) / 1000), title: title.slice(0, 300), marks: marks.slice(0, 200) })
+  const laid = (of: readonly Stretch[], who: Who): Laid[] =>
+    of.map(({ from, to }) => ({ from: iso(from), to: iso(to), groups: groupsIn(mine, { from, to }, who).map(told) }))
   return {
     day: format(now, 'yyyy-MM-dd'),
     madeAt: iso(now),
-    evenings: soon.map(({ from, to }) => ({ from: iso(from), to: iso(to), groups: groupsIn(mine, { from, to }).map(told) })),
+    evenings: laid(soon, 'turner'),
+    ...(helps.length ? { helps: laid(helps.slice(0, EVENINGS), 'helper') } : {}),
     waits: mine
       .filter(one => one.waits && one.waits.getTime() - one.to.getTime() >= LONG * 1000)
       .map(one => ({ mark: one.board.pen.mark, title: `ready after: ${one.title}`.slice(0, 300), until: iso(one.waits ?? one.to) })),
@@ -31,6 +35,6 @@ export function keptPlanOf(
   }
 }
 
-/** What the turner’s own hands do in one evening, grouped as they go. */
-export const groupsIn = (blocks: readonly Shown[], { from, to }: { from: Date, to: Date }): Group[] =>
-  groupsOf(blocks.filter(one => one.crew === 0 && one.inHours && one.from >= from && one.from < to))
+/** What somebody’s hands do in a stretch of hours, grouped as they go. */
+export const groupsIn = (blocks: readonly Shown[], { from, to }: Pick<Stretch, 'from' | 'to'>, who: Who): Group[] =>
+  groupsOf(blocks.filter(one => (one.crew === 0) === (who === 'turner') && one.inHours && one.from >= from && one.from < to))

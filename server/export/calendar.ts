@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { KeptPlan } from '../../schemas'
+import type { KeptPlan, Laid } from '../../schemas'
 
 /** A moment in UTC as RFC 5545 writes it (3.3.5, form 2). */
 const stamp = (moment: string): string => moment.replace(/[-:]/g, '').replace(/\.\d{3}Z$/, 'Z')
@@ -32,18 +32,23 @@ const uid = (...parts: readonly string[]): string => `${createHash('sha256').upd
 
 const clock = (seconds: number): string => `${Math.max(1, Math.round(seconds / 60))} min`
 
-function* eveningLines({ evenings, madeAt }: KeptPlan): Generator<string> {
+function* eveningLines(evenings: readonly Laid[], madeAt: string, kind: string, title: string): Generator<string> {
   for (const { from, to, groups } of evenings) {
     if (!groups.length) continue
     yield 'BEGIN:VEVENT'
-    yield `UID:${uid('evening', from.slice(0, 10))}`
+    yield `UID:${uid(kind, from.slice(0, 10))}`
     yield `DTSTAMP:${stamp(madeAt)}`
     yield `DTSTART:${stamp(from)}`
     yield `DTEND:${stamp(to)}`
-    yield `SUMMARY:${text(`At the lathe: ${[...new Set(groups.flatMap(group => group.marks))].join(' ')}`)}`
+    yield `SUMMARY:${text(`${title}: ${[...new Set(groups.flatMap(group => group.marks))].join(' ')}`)}`
     yield `DESCRIPTION:${text(groups.map(group => `${group.title}: ${group.marks.join(' ')}, ${clock(group.seconds)}`).join('\n'))}`
     yield 'END:VEVENT'
   }
+}
+
+function* lathe({ evenings, helps = [], madeAt }: KeptPlan): Generator<string> {
+  yield* eveningLines(evenings, madeAt, 'evening', 'At the lathe')
+  yield* eveningLines(helps, madeAt, 'helps', 'Who helps')
 }
 
 function* waitLines({ waits, madeAt }: KeptPlan): Generator<string> {
@@ -69,6 +74,6 @@ function* promiseLines({ promised, madeAt }: KeptPlan): Generator<string> {
  */
 export function calendarOf(plan: KeptPlan | undefined): string {
   const lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Oxlip//Evenings//EN', 'CALSCALE:GREGORIAN', 'NAME:Oxlip']
-  if (plan) lines.push(...eveningLines(plan), ...waitLines(plan), ...promiseLines(plan))
+  if (plan) lines.push(...lathe(plan), ...waitLines(plan), ...promiseLines(plan))
   return [...lines, 'END:VCALENDAR', ''].map(folded).join('\r\n')
 }

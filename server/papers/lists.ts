@@ -53,11 +53,14 @@ export function receipt(sheet: Sheet, { order, name, pens }: ListedOrder, inMone
 /** The coming evenings in which something is done, with boxes to tick, and what is promised, day by day. */
 export function eveningSheet(sheet: Sheet, plan: KeptPlan, { clock, weekday }: Times): void {
   sheet.words('The coming evenings', { size: 17, face: 'head' })
-  const busy = plan.evenings.filter(one => one.groups.length)
-  for (const { from, to, groups } of busy) {
+  const own = plan.evenings.map(one => ({ ...one, whose: '' }))
+  const busy = [...own, ...(plan.helps ?? []).map(one => ({ ...one, whose: ', who helps' }))]
+    .filter(one => one.groups.length)
+    .sort((a, b) => Date.parse(a.from) - Date.parse(b.from))
+  for (const { from, to, groups, whose } of busy) {
     sheet.space(3)
     sheet.needs(20)
-    sheet.words(`${weekday(new Date(from))}, ${clock(new Date(from))} to ${clock(new Date(to))}`, { size: 12, face: 'head' })
+    sheet.words(`${weekday(new Date(from))}, ${clock(new Date(from))} to ${clock(new Date(to))}${whose}`, { size: 12, face: 'head' })
     for (const { at, seconds, title, marks } of groups) {
       sheet.needs(8)
       const y = sheet.at() + 1

@@ -175,10 +175,14 @@ it('a receipt adds up (worked by hand), a price list has every pen, the eveningâ
   expect(evening).toContain('Sunday 1 December, 19:00 to 21:30')
   expect(evening).toContain('19:05 Glue the tube C2 B4 10 min')
   expect(evening).not.toContain('2 December')
-  expect(evening).toMatch(/Promised Thursday 5 December: B4 Damson B4, A1 Damson A1 Tuesday 24 December: C2 Damson C2$/)
+  expect(evening).toMatch(/Promised Thursday 5 December: B4 Damson B4, A1 Damson A1 Tuesday 24 December: C2 Damson C2 $/)
   const none = { ...kept, evenings: kept.evenings.slice(1), promised: [] }
   const empty = flat(textOf(await paper(sheet => eveningSheet(sheet, none, timesIn('UTC')))))
-  expect(empty).toBe('The coming evenings Nothing is laid into the coming evenings.')
+  expect(empty).toBe('The coming evenings Nothing is laid into the coming evenings. ')
+  // Who helps has hours of their own, in their place between the others.
+  const helps = [{ from: '2019-12-01T18:00:00.000Z', to: '2019-12-01T19:00:00.000Z', groups: [{ ...group, title: 'Drill' }] }]
+  const both = flat(textOf(await paper(sheet => eveningSheet(sheet, { ...kept, helps }, timesIn('UTC')))))
+  expect(both).toMatch(/18:00 to 19:00, who helps 19:05 Drill .*19:00 to 21:30 19:05 Glue the tube/)
 })
 it('the same paper made again at the same time is the same file; nothing in it names a machine or a folder', async () => {
   const draw = (sheet: Sheet) => jobCard(sheet, { pen, board, units })

@@ -192,6 +192,8 @@ test('hours are typed, and wrong ones are told; no hours at all says what to do;
 test('the sheet prints the evenings without keys, and the calendar has them', async ({ page, request, pen }) => {
   await inOwn(request)
   await hours(request, 1, 2, 3)
+  const helping = { who: 'helper', day: dayAt(2), spans: [{ from: '19:00', to: '20:30' }] }
+  expect((await request.put('/api/evenings/hours', { data: helping })).status()).toBe(200)
   await pen({ mark: 'P1', due: dayAt(6) })
   // Gone to at once, where no evening was planned before: it is kept from here too.
   const keeping = page.waitForResponse(answer => answer.url().includes('/api/evenings/plan'))
@@ -206,6 +208,10 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   const paper = textOf(await readFile(await file.path())).replace(/\s+/g, ' ')
   for (const cell of await first.getByRole('cell').filter({ hasText: /./ }).allInnerTexts()) expect(paper).toContain(cell)
   expect(paper).toMatch(/ Promised .+ \d+ \w+: P1 Test apple/)
+  // Whoever helps has a list of their own, with what they do in their hours.
+  const helper = page.locator('section').filter({ has: page.getByRole('heading', { name: /19:00 to 20:30, who helps$/ }) })
+  await expect(helper.getByRole('row').first()).toBeVisible()
+  expect(paper).toContain('19:00 to 20:30, who helps 19:0')
   // Without the server it says so, and what stands here stays.
   await page.route('**/api/papers/**', route => route.abort())
   await page.getByRole('button', { name: 'Save as PDF' }).click()

@@ -96,6 +96,13 @@ test('the calendar is read by a parser that is not ours, over a change to summer
   await request.put('/api/evenings/plan', { data: { ...plan, madeAt: '2019-03-30T19:30:00.000Z' } })
   const again = new ICAL.Component(ICAL.parse(await (await request.get('/api/evenings/calendar.ics')).text()) as never)
   expect(again.getAllSubcomponents('vevent').map(one => new ICAL.Event(one).uid)).toEqual(events.map(one => one.uid))
+  // Whoever helps has evenings of their own beside them.
+  await request.put('/api/evenings/plan', { data: { ...plan, helps: [{ ...plan.evenings[1], from: '2019-03-31T17:30:00.000Z' }] } })
+  const both = new ICAL.Component(ICAL.parse(await (await request.get('/api/evenings/calendar.ics')).text()) as never)
+    .getAllSubcomponents('vevent').map(one => new ICAL.Event(one))
+  expect(both.filter(one => !events.some(({ uid }) => uid === one.uid)).map(one => [one.summary, one.startDate.toJSDate().toISOString()]))
+    .toEqual([['Who helps: A3', '2019-03-31T17:30:00.000Z']])
+  expect(both).toHaveLength(events.length + 1)
 })
 
 test('an evening keeps what it was to be first; a secret address opens its own workshop’s calendar, until it is taken away', async ({

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Group } from '~/utils/evening-view'
 
-/** The next evening as hands go, in large letters; a group of pens is one tap from being worked together. */
-const props = defineProps<{ groups: readonly Group[], evening: Stretch | undefined, promised: readonly Promised[] }>()
+/** The next evening as somebody’s hands go, in large letters; a group of pens is one tap from being worked together. */
+const props = defineProps<{ groups: readonly Group[], evening: Stretch | undefined, who?: string }>()
+const id = useId()
 const { minute: now } = useClock()
 /** So many stand there at once; the rest is a tap away. */
 const SHOWN = 10
@@ -18,8 +19,8 @@ const name = computed(() => (props.evening ? eveningName(props.evening.from, now
 </script>
 
 <template>
-  <section v-if="groups.length" aria-labelledby="tonight">
-    <h2 id="tonight">{{ name }}, as the hands go</h2>
+  <section v-if="groups.length" :aria-labelledby="id">
+    <h2 :id="id">{{ name }}, {{ who ?? 'as the hands go' }}</h2>
     <ol class="figures">
       <li v-for="(group, index) in open ? groups : groups.slice(0, SHOWN)" :key="index">
         <NuxtLink :to="to(group)" class="sheet" :class="{ next: index === 0 }">

@@ -14,7 +14,7 @@ const { failed, loaded, again } = useLoad(() =>
   Promise.all([live.meet(), store.load(), stock.load(), workshop.shelf ? undefined : workshop.load()]))
 const { minute: now } = useClock()
 const { chances, moment, stop, lookLonger } = useEvenings()
-const { plan, evenings, blocks, promised } = useShownPlan()
+const { plan, evenings, helps, blocks, promised } = useShownPlan()
 
 /** So wide the first evening and the names beside it have to be, and each further evening, px. */
 const FIRST = 660
@@ -40,6 +40,11 @@ const night = computed(() => {
 const tonight = computed(() => {
   const first = evenings.value[0]
   return first ? groupsOf(blocks.value.filter(one => one.crew === 0 && one.inHours && one.from < first.to)) : []
+})
+/** What whoever helps does next, where that is the same day. */
+const helped = computed(() => {
+  const [first, own] = [helps.value[0], evenings.value[0]]
+  return first && first.day === own?.day ? groupsIn(blocks.value, first, 'helper') : []
 })
 /** Work that no evening is long enough for. */
 const tooLong = computed(() => {
@@ -146,7 +151,8 @@ function move(by: number) {
         @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
       <EveningWishes :pins="store.kept?.pins ?? []" :blocks="blocks" :movable="me.may('shelf')" @drop="drop" />
-      <EveningTonight :groups="tonight" :evening="evenings[0]" :promised="promised" />
+      <EveningTonight :groups="tonight" :evening="evenings[0]" />
+      <EveningTonight :groups="helped" :evening="helps[0]" who="who helps" />
       <p class="quiet figures">
         A notch on the line of hands is a change of bit, paper or bottle; bands are waits that run by themselves. {{ danger }}
       </p>

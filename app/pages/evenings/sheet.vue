@@ -7,13 +7,15 @@ useHead({ title: 'Evenings, on paper · Oxlip' })
 const live = useLive()
 const store = useEveningsKept()
 const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
-const { plan, evenings: coming, blocks, asKept } = useShownPlan()
+const { plan, evenings: coming, helps, blocks, asKept } = useShownPlan()
 const SHOWN = 7
 const evenings = computed(() =>
-  coming.value.slice(0, SHOWN).flatMap((evening) => {
-    const groups = groupsIn(blocks.value, evening)
-    return groups.length ? [{ ...evening, groups }] : []
-  }))
+  [...laid(coming.value, 'turner'), ...laid(helps.value, 'helper')].sort((a, b) => a.from.getTime() - b.from.getTime()))
+/** Hours of somebody in which something is done. */
+const laid = (of: readonly Stretch[], who: Who) => of.slice(0, SHOWN).flatMap((evening) => {
+  const groups = groupsIn(blocks.value, evening, who)
+  return groups.length ? [{ ...evening, who, groups }] : []
+})
 /** Day by day. */
 const promised = computed(() => {
   const days = new Map<string, string[]>()
@@ -25,7 +27,9 @@ const { trouble, busy, attempt } = useAttempt()
 /** The same as a PDF: as it stands here, whether or not it was kept. */
 const save = () => attempt(async () => {
   const shown = asKept()
-  if (shown) saveFile(await paperOf({ ...shown, evenings: shown.evenings.slice(0, SHOWN) }), 'oxlip-evenings.pdf')
+  if (!shown) return
+  const soon = { evenings: shown.evenings.slice(0, SHOWN), helps: shown.helps?.slice(0, SHOWN) }
+  saveFile(await paperOf({ ...shown, ...soon }), 'oxlip-evenings.pdf')
 })
 </script>
 
@@ -41,8 +45,11 @@ const save = () => attempt(async () => {
     </header>
     <p v-if="trouble" class="harm no-print" role="alert">{{ trouble }}</p>
     <p v-if="!evenings.length">Nothing is laid into the coming evenings.</p>
-    <section v-for="one in evenings" :key="one.day">
-      <h2>{{ format(one.from, 'EEEE d MMMM') }}, {{ format(one.from, 'HH:mm') }} to {{ format(one.to, 'HH:mm') }}</h2>
+    <section v-for="one in evenings" :key="one.who + one.from.toISOString()">
+      <h2>
+        {{ format(one.from, 'EEEE d MMMM') }}, {{ format(one.from, 'HH:mm') }} to {{ format(one.to, 'HH:mm')
+        }}<template v-if="one.who === 'helper'">, who helps</template>
+      </h2>
       <table>
         <tbody>
           <tr v-for="(group, index) in one.groups" :key="index">
