@@ -23,7 +23,7 @@ const name = computed(() => (props.evening ? eveningName(props.evening.from, now
     <h2 :id="id">{{ name }}, {{ who ?? 'as the hands go' }}</h2>
     <ol class="figures">
       <li v-for="(group, index) in open ? groups : groups.slice(0, SHOWN)" :key="index">
-        <NuxtLink :to="to(group)" class="sheet" :class="{ next: index === 0 }">
+        <NuxtLink :to="to(group)" class="sheet" :class="{ next: index === 0 && !who }">
           <span class="when">{{ clockTime(group.from, now) }} · {{ span(group) }}</span>
           <b>{{ group.title }}</b>
           <span>{{ group.marks.join(' ') }}<template v-if="overNight(group)"> · <i>goes on over night</i></template></span>

@@ -81,4 +81,11 @@ td { padding: 0.35rem 0.5rem 0.35rem 0; border-top: 1px solid var(--line); verti
 .box i { display: block; width: 0.8rem; height: 0.8rem; margin-top: 0.25rem; border: 1.5px solid var(--ink-2); }
 .pens { width: 30%; }
 .when, .span { width: 5rem; font-family: var(--font-mono); white-space: nowrap; }
+/* On a phone the pens stand under what is done on them. */
+@media screen and (max-width: 40rem) {
+  tr { display: grid; grid-template-columns: 1.6rem 3.6rem minmax(0, 1fr) auto; border-top: 1px solid var(--line); padding-block: 0.35rem; }
+  td { border: 0; padding-block: 0.1rem; }
+  .pens { grid-area: 2 / 3 / auto / -1; width: auto; }
+  .when, .span { width: auto; }
+}
 </style>
