@@ -28,7 +28,7 @@ function keptWith(hours: DayHours[]) {
 }
 
 it('what is kept of a plan is taken by the server as it is, and tells whose hands do what and when', async () => {
-  const { posed, blocks, kept } = keptWith([...each('turner', '19:00', '21:00'), ...each('helper', '20:00', '22:00')])
+  const { posed, blocks, kept } = keptWith([...each('turner', '19:00', '21:00'), ...each('helper', '19:00', '20:30')])
   expect(await keptPlanSchema.validate(JSON.parse(JSON.stringify(kept)))).toEqual(JSON.parse(JSON.stringify(kept)))
   expect(kept.promised).toEqual([{ mark: 'A1', name: 'Apple A1', day: '2019-12-05' }])
   const secondsOf = (laid: typeof kept.evenings) => laid.flatMap(one => one.groups).reduce((sum, { seconds }) => sum + seconds, 0)
