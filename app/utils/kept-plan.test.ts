@@ -39,6 +39,10 @@ it('what is kept of a plan is taken by the server as it is, and tells whose hand
       expect(Date.parse(at)).toBeGreaterThanOrEqual(Date.parse(from))
       expect(Date.parse(at) + 1000 * seconds).toBeLessThanOrEqual(Date.parse(to) + 1000)
     }
+  // What waits for twenty minutes or longer is told when it is over, shorter waits are not.
+  const waits = blocks.flatMap(({ inHours, to, waits }) => (inHours && waits ? [waits.getTime() - to.getTime()] : []))
+  expect(waits.some(one => one < 20 * 60_000)).toBe(true)
+  expect(kept.waits).toHaveLength(waits.filter(one => one >= 20 * 60_000).length)
   // Every piece stands with one of the two, and none with both.
   const mine = posed.evenings.flatMap(one => groupsIn(blocks, one, 'turner')).flatMap(one => one.blocks)
   const theirs = posed.helps.flatMap(one => groupsIn(blocks, one, 'helper')).flatMap(one => one.blocks)

@@ -209,9 +209,9 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   for (const cell of await first.getByRole('cell').filter({ hasText: /./ }).allInnerTexts()) expect(paper).toContain(cell)
   expect(paper).toMatch(/ Promised .+ \d+ \w+: P1 Test apple/)
   // Whoever helps has a list of their own, with what they do in their hours.
-  const helper = page.locator('section').filter({ has: page.getByRole('heading', { name: /19:00 to 20:30, who helps$/ }) })
+  const helper = page.locator('section').filter({ has: page.getByRole('heading', { name: /19:00 to 20:30, for whoever helps$/ }) })
   await expect(helper.getByRole('row').first()).toBeVisible()
-  expect(paper).toContain('19:00 to 20:30, who helps 19:0')
+  expect(paper).toContain('19:00 to 20:30, for whoever helps 19:0')
   // Without the server it says so, and what stands here stays.
   await page.route('**/api/papers/**', route => route.abort())
   await page.getByRole('button', { name: 'Save as PDF' }).click()

@@ -39,7 +39,7 @@ const night = computed(() => {
 /** The evening that is next, as hands go. */
 const tonight = computed(() => {
   const first = evenings.value[0]
-  return first ? groupsOf(blocks.value.filter(one => one.crew === 0 && one.inHours && one.from < first.to)) : []
+  return first ? groupsIn(blocks.value, first, 'turner') : []
 })
 /** What whoever helps does next, where that is the same day. */
 const helped = computed(() => {
@@ -152,7 +152,7 @@ function move(by: number) {
       />
       <EveningWishes :pins="store.kept?.pins ?? []" :blocks="blocks" :movable="me.may('shelf')" @drop="drop" />
       <EveningTonight :groups="tonight" :evening="evenings[0]" />
-      <EveningTonight :groups="helped" :evening="helps[0]" who="who helps" />
+      <EveningTonight :groups="helped" :evening="helps[0]" who="for whoever helps" />
       <p class="quiet figures">
         A notch on the line of hands is a change of bit, paper or bottle; bands are waits that run by themselves. {{ danger }}
       </p>

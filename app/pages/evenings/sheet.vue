@@ -48,7 +48,7 @@ const save = () => attempt(async () => {
     <section v-for="one in evenings" :key="one.who + one.from.toISOString()">
       <h2>
         {{ format(one.from, 'EEEE d MMMM') }}, {{ format(one.from, 'HH:mm') }} to {{ format(one.to, 'HH:mm')
-        }}<template v-if="one.who === 'helper'">, who helps</template>
+        }}<template v-if="one.who === 'helper'">, for whoever helps</template>
       </h2>
       <table>
         <tbody>
