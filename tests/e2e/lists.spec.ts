@@ -7,6 +7,18 @@ const rows = (page: Page) => page.locator('.rows li')
 const drawn = (page: Page) => rows(page).evaluateAll(all =>
   all.sort((a, b) => a.getBoundingClientRect().top - b.getBoundingClientRect().top).map(one => one.querySelector('.what b')?.textContent))
 
+/** Hides a part of the page until its observers have seen that, and shows it again. */
+async function hiddenAndShown(of: string) {
+  const part = document.querySelector<HTMLElement>(of)!
+  const frames = async () => {
+    for (let left = 3; left; left--) await new Promise(done => requestAnimationFrame(done))
+  }
+  part.style.display = 'none'
+  await frames()
+  part.style.display = ''
+  await frames()
+}
+
 test('a long list draws only what is near, reads on as it is scrolled, and follows row by row without being fetched anew', async ({
   page,
   pen,
@@ -19,6 +31,10 @@ test('a long list draws only what is near, reads on as it is scrolled, and follo
   await page.goto('/pens?material=medlar&text=longlist')
   await expect(rows(page).first()).toContainText('Longlist 70')
   expect(await rows(page).count()).toBeLessThan(30)
+  // Hidden at first, as it is where its rows are there before the page is, it shows from its top.
+  await page.evaluate(hiddenAndShown, 'main')
+  await expect(page.getByRole('heading', { name: 'Pens', exact: true })).toBeInViewport()
+  expect(await page.evaluate(() => window.scrollY)).toBe(0)
 
   // To the end: the first that was made, of the second page, and still few rows.
   await expect(async () => {

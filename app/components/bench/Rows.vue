@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useWindowVirtualizer } from '@tanstack/vue-virtual'
+import { measureElement, useWindowVirtualizer } from '@tanstack/vue-virtual'
 import { useResizeObserver } from '@vueuse/core'
 import type { ListedPen } from '#contract'
 
@@ -21,6 +21,9 @@ useResizeObserver(list, () => {
 const drawn = useWindowVirtualizer(computed(() => ({
   count: props.pens.length,
   estimateSize: () => ROW,
+  // Hidden, a row has no height: it is one that was not measured, or the window would follow it down when it shows.
+  measureElement: (row: Element, entry: ResizeObserverEntry | undefined, of: Parameters<typeof measureElement>[2]) =>
+    measureElement(row, entry, of) || ROW,
   overscan: BEYOND,
   scrollMargin: top.value,
   getItemKey: (index: number) => props.pens[index]?.pen.id ?? index,
