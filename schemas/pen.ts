@@ -153,12 +153,13 @@ export const penQuerySchema = exact({
 })
 export type PenQuery = InferType<typeof penQuerySchema>
 
-/** Which defects a list shows, and from where on. */
+/** Which defects a list shows, and from where on; of some pens alone where they are named. */
 export const defectQuerySchema = exact({
   kind: word(...defectKinds),
   material: line(60),
   status: word('open', 'mending', 'mended', 'left'),
   cause: line(60),
+  pens: array(uuid().required()).max(20, 'At most 20 pens at once.'),
   after: line(300),
   limit: number().integer().min(1, 'Should lie between 1 and 200.').max(200, 'Should lie between 1 and 200.'),
 })

@@ -30,7 +30,8 @@ function fromCursor(cursor: string): readonly string[] {
 }
 
 /** One page of the defects that are asked for, the latest first, and where the next one begins. */
-export async function pageDefects(knex: Knex, { kind, material, status, cause, after, limit = USUAL }: DefectQuery): Promise<DefectPage> {
+export async function pageDefects(knex: Knex, asked: DefectQuery): Promise<DefectPage> {
+  const { kind, material, status, cause, pens, after, limit = USUAL } = asked
   const query = knex('facts')
     .join('pens', 'pens.id', 'facts.pen_id')
     .join('pen_rows', 'pen_rows.pen_id', 'facts.pen_id')
@@ -43,6 +44,7 @@ export async function pageDefects(knex: Knex, { kind, material, status, cause, a
   if (material) void query.where('pens.material', material)
   if (status) void query.where('status', status)
   if (cause) void query.where('judged', cause)
+  if (pens) void query.whereIn('facts.pen_id', pens)
   if (after) void query.whereRaw('(at, facts.pen_id, place) < (?, ?, ?)', [...fromCursor(after)])
   const rows: Row[] = await query
   const page = rows.slice(0, limit)

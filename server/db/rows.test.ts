@@ -144,6 +144,7 @@ describe('nothing grows with the pens there are', () => {
     }],
     ['one pen', async pen => [await readPlan(knex, await readPen(knex, pen)), await eventsOf(knex, pen)]],
     ['defects', () => pageDefects(knex, { limit: 10 })],
+    ['defects of a pen', pen => pageDefects(knex, { limit: 10, pens: [pen] })],
     ['defects of a kind', () => pageDefects(knex, { limit: 10, kind: 'chip' })],
     ['what was learnt', () => readLearnt(knex)],
     ['a free mark', () => freeMarks(knex)],

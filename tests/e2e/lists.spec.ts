@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import { expect, test } from '../stand'
 import { workTo } from '../support/bench'
@@ -6,6 +7,20 @@ const rows = (page: Page) => page.locator('.rows li')
 /** The names of the pens that are drawn now, from above. */
 const drawn = (page: Page) => rows(page).evaluateAll(all =>
   all.sort((a, b) => a.getBoundingClientRect().top - b.getBoundingClientRect().top).map(one => one.querySelector('.what b')?.textContent))
+
+/** Down to the end of a long list, which reads on meanwhile, until this stands there. */
+const toEnd = (page: Page, text: string) => expect(async () => {
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
+  await expect(page.getByText(text, { exact: true })).toBeVisible({ timeout: 500 })
+}).toPass()
+
+/** As a browser tells a page that it was put away, and is looked at again. */
+function lookedAtAgain() {
+  for (const state of ['hidden', 'visible']) {
+    Object.defineProperty(document, 'visibilityState', { configurable: true, get: () => state })
+    document.dispatchEvent(new Event('visibilitychange'))
+  }
+}
 
 /** Hides a part of the page until its observers have seen that, and shows it again. */
 async function hiddenAndShown(of: string) {
@@ -37,10 +52,7 @@ test('a long list draws only what is near, reads on as it is scrolled, and follo
   expect(await page.evaluate(() => window.scrollY)).toBe(0)
 
   // To the end: the first that was made, of the second page, and still few rows.
-  await expect(async () => {
-    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
-    await expect(page.getByText('Longlist 1', { exact: true })).toBeVisible({ timeout: 500 })
-  }).toPass()
+  await toEnd(page, 'Longlist 1')
   expect(await rows(page).count()).toBeLessThan(30)
   expect(asked.filter(url => url.includes('after='))).toHaveLength(1)
   await page.evaluate(() => window.scrollTo(0, 0))
@@ -54,6 +66,70 @@ test('a long list draws only what is near, reads on as it is scrolled, and follo
   expect(next.kind).toBe('turn')
   expect(asked).toHaveLength(before)
   await expect.poll(async () => (await drawn(page)).slice(0, 3)).toEqual(['Longlist 69', 'Longlist 70', 'Longlist 68'])
+
+  // Looked at again after another window it has as many rows as before; gone back to from a pen it stands as it was left.
+  await toEnd(page, 'Longlist 1')
+  const near = page.getByText('Longlist 4', { exact: true })
+  await page.evaluate(lookedAtAgain)
+  await expect.poll(() => asked.at(-1)).toContain('limit=70')
+  await expect(near).toBeInViewport()
+  await near.click()
+  await expect(page.getByRole('heading', { name: 'Longlist 4' })).toBeVisible()
+  await page.goBack()
+  await expect(near).toBeInViewport()
+  // Come to anew it begins at its top.
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
+  await page.goto('/pens?material=medlar&text=longlist')
+  await expect(rows(page).first()).toContainText('Longlist 69')
+})
+
+test('defects are read page by page, followed pen by pen, and narrowed in the address', async ({ page, pen, request }) => {
+  const [many, other] = [await pen({ name: 'Many chips' }), await pen({ name: 'One bleed' })]
+  const note = async (on: string, count: number, kind: string, year: number) => {
+    const events = Array.from({ length: count }, (_, index) => ({
+      id: randomUUID(), pen: on, kind: 'defect', barrels: ['only'], device: 'test',
+      at: new Date(Date.UTC(year, 0, 1, 0, index)).toISOString(),
+      payload: { kind, barrel: 'only', fromTip: 1 + index / 2, size: 0.5, step: null },
+    }))
+    expect((await request.post('/api/events', { data: { events } })).status()).toBe(200)
+  }
+  // Before all others there are, so that they end the list.
+  await note(many.id, 60, 'chip', 2019)
+  const asked: string[] = []
+  page.on('request', one => one.url().includes('/api/defects?') && asked.push(one.url()))
+  await page.goto('/pens/defects?kind=chip')
+  await expect(rows(page).first()).toBeVisible()
+  expect(await rows(page).count()).toBeLessThan(30)
+  await expect(async () => {
+    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight))
+    await expect(rows(page).last()).toContainText('1.0 mm from its tip end', { timeout: 500 })
+  }).toPass()
+  expect(asked.filter(url => url.includes('after='))).toHaveLength(1)
+
+  // Narrowed further, in the address; the kind changed, the cause of the other kind falls away.
+  await page.evaluate(() => window.scrollTo(0, 0))
+  await page.getByLabel('Cause').click()
+  await page.getByRole('option', { name: 'A dull tool tore it' }).click()
+  await expect(page.getByText('No defect fits')).toBeVisible()
+  expect(Object.fromEntries(new URL(page.url()).searchParams)).toEqual({ kind: 'chip', cause: 'dull tool' })
+  await page.getByLabel('Kind').click()
+  await page.getByRole('option', { name: 'Colour bleed', exact: true }).click()
+  await expect.poll(() => Object.fromEntries(new URL(page.url()).searchParams)).toEqual({ kind: 'bleed' })
+  await expect(page.getByRole('listitem').filter({ hasText: 'One bleed' })).toHaveCount(0)
+
+  // Another device notes two: what fits stands there, and only the pens they are on were asked for.
+  const before = asked.length
+  await note(other.id, 1, 'bleed', 2020)
+  await note(many.id, 1, 'void', 2020)
+  await expect(page.getByRole('listitem').filter({ hasText: 'One bleed' })).toHaveCount(1)
+  await expect(page.getByRole('listitem').filter({ hasText: 'Many chips' })).toHaveCount(0)
+  expect(asked.slice(before).every(url => url.includes('pens='))).toBe(true)
+  // Its record and back: the same choice, the same row.
+  await page.getByRole('link', { name: /One bleed/ }).click()
+  await expect(page.getByRole('heading', { name: 'One bleed' })).toBeVisible()
+  await page.goBack()
+  await expect(page.getByRole('listitem').filter({ hasText: 'One bleed' })).toHaveCount(1)
 })
 
 test('what a list shows stands in its address: narrowed, gone back, opened again, sent to somebody', async ({ page, pen }) => {

@@ -16,9 +16,6 @@ const NEAR_END = 24
 const list = useTemplateRef('list')
 const { width } = useElementSize(list)
 const top = ref(0)
-useResizeObserver(list, () => {
-  top.value = list.value?.offsetTop ?? 0
-})
 const columns = computed(() => Math.max(1, Math.floor((width.value + CARD.gap) / (CARD.width + CARD.gap))))
 const rows = useWindowVirtualizer(computed(() => ({
   count: Math.ceil(props.pens.length / columns.value),
@@ -26,6 +23,14 @@ const rows = useWindowVirtualizer(computed(() => ({
   overscan: BEYOND,
   scrollMargin: top.value,
 })))
+const goBack = useGoingBack(
+  () => ({ rows: props.pens.length, first: (rows.value.range?.startIndex ?? 0) * columns.value }),
+  first => rows.value.scrollToIndex(Math.floor(first / columns.value), { align: 'start' }),
+)
+useResizeObserver(list, () => {
+  top.value = list.value?.offsetTop ?? 0
+  if (list.value?.offsetParent) goBack()
+})
 const shown = computed(() => rows.value.getVirtualItems().map(({ index, start }) => {
   const first = index * columns.value
   return { index, first, start: start - top.value, pens: props.pens.slice(first, first + columns.value) }

@@ -13,7 +13,6 @@ const props = defineProps<{
   state: BenchState
   air: readonly AirReading[]
   titleOf: (step: string) => string
-  nameOf: (kind: string) => string
 }>()
 const { units } = storeToRefs(useWorkshop())
 const photos = usePhotos()
@@ -56,11 +55,11 @@ const AWAY = { 'set aside': 'Set aside', 'given up': 'Given up', 'mistake': 'Sta
 function says(one: Exclude<Happening, { kind: 'steps' }>): { label: string, more: string } {
   switch (one.kind) {
     case 'defect':
-      return { label: props.nameOf(one.defect.kind), more: placeOf(one.defect) }
+      return { label: defectName(one.defect.kind), more: placeOf(one.defect) }
     case 'mend':
-      return { label: one.failed ? 'Mend that did not hold' : 'Mend', more: `${one.way}; ${props.nameOf(one.defect.kind).toLowerCase()}` }
+      return { label: one.failed ? 'Mend that did not hold' : 'Mend', more: `${one.way}; ${defectName(one.defect.kind).toLowerCase()}` }
     case 'settled':
-      return { label: one.defect.status === 'mended' ? 'Mended' : 'Left as it is', more: props.nameOf(one.defect.kind).toLowerCase() }
+      return { label: one.defect.status === 'mended' ? 'Mended' : 'Left as it is', more: defectName(one.defect.kind).toLowerCase() }
     case 'measured': {
       const { barrel, fromTip, diameter } = one.reading
       return {

@@ -24,5 +24,8 @@ const workshops = useWorkshops()
   border-bottom: 1px solid var(--line);
   color: var(--ink-2);
 }
-@media (max-width: 640px) { .more { display: none; } }
+@media (max-width: 640px) {
+  .demo { column-gap: 0.5rem; }
+  .more { display: none; }
+}
 </style>

@@ -4,7 +4,7 @@ import { materials } from '#reference'
 
 const me = useMe()
 useHead({ title: 'Pens · Oxlip' })
-const { asked, chosen, choose, isNarrowed, clear, ANY } = usePenFilter()
+const { asked, chosen, choose, isNarrowed, clear } = usePenFilter()
 const stock = useStock()
 const methods = useMethods()
 const list = usePenList(() => asked.value)
@@ -74,7 +74,9 @@ const finishes = computed(() => [any('Every finish'), ...byName(methods.methods 
       <USelect v-model="sort" :items="orders" size="lg" aria-label="Order" />
       <button v-if="isNarrowed" type="button" class="key" @click="clear">Show all pens</button>
     </div>
-    <BenchRows v-if="list.pens.value?.length" :pens="list.pens.value" @end="list.more" />
+    <ListRows v-if="list.pens.value?.length" :rows="list.pens.value" :id-of="one => one.pen.id" @end="list.more">
+      <template #default="{ row, place, measured }"><BenchRow :ref="measured" :listed="row" v-bind="place" /></template>
+    </ListRows>
     <section v-else class="sheet none" role="status">
       <p v-if="asked.text">No pen says “{{ asked.text }}”. Look for its mark, like C2, or a part of its name.</p>
       <p v-else-if="isNarrowed">No pen is like that. Choose otherwise, or look at all of them.</p>

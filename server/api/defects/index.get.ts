@@ -6,6 +6,6 @@ import { inWorkshop } from '../../http/workshop'
 
 /** A page of the defects that are asked for. */
 export default route('GET /api/defects', async (event) => {
-  const asked = await queryOf(event, defectQuerySchema, { figures: ['limit'] })
+  const asked = await queryOf(event, defectQuerySchema, { figures: ['limit'], lists: ['pens'] })
   return inWorkshop(event, knex => pageDefects(knex, asked))
 })

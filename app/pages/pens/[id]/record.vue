@@ -6,7 +6,6 @@ import { isUnlogged, record, type BenchEvent, type DefectState } from '#core/ben
 import { barrelNames } from '#core/barrel'
 import { checksFor, stepWords } from '#core/plan'
 import { formatSpan } from '#core/format'
-import { causes, defects as catalogue } from '#reference'
 
 const store = usePen()
 const { pen, plan, planned, board, traced, state, elsewhere, air, measured, events } = storeToRefs(store)
@@ -56,7 +55,7 @@ const pictures = computed(() => {
   if (!state.value) return []
   const of = blank.value
   const wood = of?.photo ? [{ photo: of.photo, at: null, says: `The wood: ${of.name}` }] : []
-  const found = state.value.defects.flatMap(({ photos: own, kind, at }) => own.map(photo => ({ photo, at, says: nameOf(kind) })))
+  const found = state.value.defects.flatMap(({ photos: own, kind, at }) => own.map(photo => ({ photo, at, says: defectName(kind) })))
   const taken = state.value.remarks.flatMap(({ photo, at, text }) => (photo ? [{ photo, at, says: text }] : []))
   return [...wood, ...[...found, ...taken].sort((a, b) => (a.at < b.at ? -1 : 1))]
 })
@@ -64,16 +63,14 @@ const pictures = computed(() => {
 const logged = ref(false)
 /** What an entry that was taken back was about. */
 function aboutOf(event: BenchEvent): string {
-  if (event.kind === 'defect') return nameOf(event.payload.kind)
+  if (event.kind === 'defect') return defectName(event.payload.kind)
   return 'step' in event.payload && event.payload.step ? stepTitle(event.payload.step) : entryWords(event)
 }
 const STATUS = { open: 'open', mending: 'being mended', mended: 'mended', left: 'left as it is' }
-const causeWords = (id: string) => causes.find(cause => cause.id === id)?.says.toLowerCase() ?? id
 function mendWords({ mends, judged }: DefectState): string {
-  const ways = mends.map(mend => mend.way + (mend.failed ? ' (did not hold)' : '')).join(', then ')
-  return `${ways ? `, ${ways}` : ''}${judged ? `. Cause: ${causeWords(judged)}` : ''}`
+  const ways = mendsWords(mends)
+  return `${ways ? `, ${ways}` : ''}${judged ? `. Cause: ${causeName(judged).toLowerCase()}` : ''}`
 }
-const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)?.name ?? kind
 const stepTitle = (id: string) =>
   rows.value.find(({ row }) => row.step.id === id)?.words.title ?? traced.value?.steps.find(one => one.step.id === id)?.step.kind ?? id
 </script>
@@ -114,7 +111,7 @@ const stepTitle = (id: string) =>
             <div v-if="state.made.coats !== null">
               <dd>{{ state.made.coats }}</dd><dt>{{ state.made.coats === 1 ? 'coat' : 'coats' }}</dt>
             </div>
-            <div v-for="kind in state.made.defects" :key="kind"><dd>◆</dd><dt>{{ nameOf(kind) }}</dt></div>
+            <div v-for="kind in state.made.defects" :key="kind"><dd>◆</dd><dt>{{ defectName(kind) }}</dt></div>
           </template>
           <template v-else>
             <div><dd>{{ formatSpan(told.handsOn) }}</dd><dt>hands on, {{ formatSpan(plannedTime) }} planned</dt></div>
@@ -137,7 +134,7 @@ const stepTitle = (id: string) =>
       </div>
       <PenLink v-if="me.may('all')" :pen="pen.id" />
       <PenLeave v-if="me.may('all') && (state.finished || state.gone || state.returns.length)" :pen="pen" :state="state" />
-      <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" :name-of="nameOf" />
+      <RecordStory :told="told" :state="state" :air="air" :title-of="stepTitle" />
       <RecordSurface v-if="planned && traced && rows.length" :planned="planned" :state="state" :traced="traced" />
       <section v-if="rows.length" aria-labelledby="table">
         <h2 id="table">Step by step</h2>
@@ -151,7 +148,7 @@ const stepTitle = (id: string) =>
         <h2 id="defects">Defects</h2>
         <ul>
           <li v-for="defect in told.defects" :key="defect.id">
-            <b>{{ nameOf(defect.kind) }}</b>, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }},
+            <b>{{ defectName(defect.kind) }}</b>, {{ units.length(defect.size, 1) }}, {{ barrelNames[defect.barrel] }},
             {{ units.length(defect.fromTip, 1) }} from its tip end, {{ clockTime(defect.at, now) }}:
             <b>{{ STATUS[defect.status] }}</b>{{ mendWords(defect) }}
             <a v-for="photo in defect.photos" :key="photo" :href="photos.urlOf(photo, 'large')" target="_blank" rel="noopener">

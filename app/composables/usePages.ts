@@ -1,0 +1,70 @@
+/** A part of a list: its rows, and where the next one begins; null at the end. */
+export interface Page<Row> {
+  /** Its rows, in their order. */
+  rows: readonly Row[]
+  /** What is handed back as `after`. */
+  next: string | null
+}
+
+/** What is asked of a list beside what it is narrowed to. */
+export interface Paging {
+  /** From where on. */
+  after?: string
+  /** So many rows at the most. */
+  limit?: number
+}
+
+/** So many rows come at once where nothing is said, and at the most. */
+const ROWS = { usual: 50, most: 200 }
+/** Further than this a list is not read again. */
+const FAR = 1000
+
+/**
+ * A list that the server answers page by page. Read anew it reaches as far as before, and gone back to as far as when it was left
+ * (`leftOff`), so that nobody loses their place; asked something else it begins at its beginning. An answer that was overtaken by a later
+ * question is not taken.
+ */
+export function usePages<Asked extends object, Row>(asked: () => Asked, ask: (query: Asked & Paging) => Promise<Page<Row>>) {
+  const read = shallowRef<Page<Row>>()
+  const busy = ref(false)
+  const left = leftOff()?.rows ?? 0
+  let calls = 0
+  let question: string | undefined
+
+  /** How far it was read for the same question. */
+  const reach = (same: boolean): number => Math.min(FAR, question === undefined ? left : same ? read.value?.rows.length ?? 0 : 0)
+
+  /** Reads it anew from its beginning. */
+  async function load() {
+    const mine = ++calls
+    const now: Asked & Paging = { ...asked() }
+    const words = JSON.stringify(now)
+    const rows = reach(words === question)
+    if (rows > (now.limit ?? ROWS.usual)) now.limit = Math.min(rows, ROWS.most)
+    let page = await ask(now)
+    while (mine === calls && page.next && page.rows.length < rows) {
+      const more = await ask({ ...now, after: page.next })
+      page = { rows: [...page.rows, ...more.rows], next: more.next }
+    }
+    if (mine === calls) [read.value, question] = [page, words]
+  }
+  /** Reads one page more. */
+  async function more() {
+    const from = read.value
+    if (busy.value || !from?.next) return
+    busy.value = true
+    const mine = calls
+    try {
+      const page = await ask({ ...asked(), after: from.next })
+      // Rows may have been changed meanwhile by what was told of them.
+      if (mine === calls && read.value) read.value = { rows: [...read.value.rows, ...page.rows], next: page.next }
+    } finally {
+      busy.value = false
+    }
+  }
+  /** Puts other rows in the place of those that were read. */
+  function change(to: (rows: readonly Row[], isWhole: boolean) => readonly Row[]) {
+    if (read.value) read.value = { ...read.value, rows: to(read.value.rows, read.value.next === null) }
+  }
+  return { read, hasMore: computed(() => Boolean(read.value?.next)), busy, load, more, change }
+}
