@@ -36,7 +36,7 @@ const chosen = computed({
 <template>
   <div class="whole">
     <nav aria-label="Parts of the shelf">
-      <USelect v-if="isPhone" v-model="chosen" :items="choices" size="xl" aria-label="Part of the shelf" class="part" />
+      <USelect v-if="isPhone" v-model="chosen" :items="choices" size="xl" aria-label="Part of the shelf" />
       <template v-else>
         <NuxtLink v-for="[to, name] in parts" :key="to" :to="to" :aria-current="here(to) ? 'page' : undefined">{{ name }}</NuxtLink>
       </template>
@@ -49,7 +49,7 @@ const chosen = computed({
 .whole { display: grid; grid-template-columns: minmax(0, 1fr); gap: 0.8rem; }
 nav { display: flex; flex-wrap: wrap; gap: 0.2rem 0.6rem; }
 nav a { display: grid; place-items: center; min-height: 44px; padding: 0 0.7rem; color: var(--ink); border-bottom: 4px solid transparent; }
-.part { width: 100%; min-height: 44px; font-weight: 700; }
+nav > :deep(button[role="combobox"]) { width: 100%; min-height: 44px; font-weight: 700; }
 nav a:hover { border-color: var(--line); }
 nav a[aria-current] { font-weight: 700; border-color: var(--ink); }
 </style>

@@ -12,5 +12,5 @@ const looked = defineModel<string>({ required: true })
 </template>
 
 <style scoped>
-.search { flex: 1 1 16rem; max-width: 26rem; }
+.search { flex: 1 1 18rem; max-width: 26rem; }
 </style>

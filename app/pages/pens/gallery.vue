@@ -1,16 +1,11 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
 import type { PenQuery } from '#schemas'
 
 useHead({ title: 'Gallery · Oxlip' })
-/** A text is looked for once the fingers rest. */
-const RESTS = 250
-const looked = ref('')
-const rested = refDebounced(looked, RESTS)
-const asked = computed((): PenQuery => {
-  const text = rested.value.trim()
-  return { stage: 'finished', limit: 30, ...(text ? { text } : {}) }
-})
+const { asked: said, choose } = usePenFilter()
+const text = computed(() => said.value.text)
+const looked = useLooked(() => text.value, words => choose('text', words))
+const asked = computed((): PenQuery => ({ stage: 'finished', limit: 30, ...(text.value ? { text: text.value } : {}) }))
 const list = usePenList(() => asked.value)
 const { failed, loaded, again } = useLoad(list.load)
 watch(asked, again)
@@ -27,9 +22,9 @@ watch(asked, again)
     </header>
     <PenGallery v-if="list.pens.value?.length" :pens="list.pens.value" @end="list.more" />
     <section v-else class="sheet none" role="status">
-      <p v-if="rested.trim()">No finished pen says “{{ rested.trim() }}”.</p>
+      <p v-if="text">No finished pen says “{{ text }}”.</p>
       <p v-else>No pen is finished yet. Here they will stand, each as you took a picture of it, or drawn to scale.</p>
-      <NuxtLink v-if="!rested.trim()" class="key next" to="/">To the bench</NuxtLink>
+      <NuxtLink v-if="!text" class="key next" to="/">To the bench</NuxtLink>
     </section>
   </div>
 </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
 import { materials } from '#reference'
 
 const me = useMe()
@@ -11,14 +10,7 @@ const list = usePenList(() => asked.value)
 const { failed, loaded, again } = useLoad(list.load)
 watch(asked, again)
 
-/** A text is looked for once the fingers rest. */
-const RESTS = 250
-const looked = ref(asked.value.text ?? '')
-const rested = refDebounced(looked, RESTS)
-watch(rested, text => text.trim() !== (asked.value.text ?? '') && choose('text', text.trim()))
-watch(() => asked.value.text, (text) => {
-  if ((text ?? '') !== looked.value.trim()) looked.value = text ?? ''
-})
+const looked = useLooked(() => asked.value.text, text => choose('text', text))
 
 const [stage, material, fitting, method, sort] = [
   chosen('stage'), chosen('material'), chosen('fitting'), chosen('method'), chosen('sort'),
