@@ -31,9 +31,9 @@ export {
   type PenQuery,
 } from './pen'
 export {
-  broughtQuerySchema, customerQuerySchema, customerSchema, newCustomerSchema, newOrderSchema, newPlaceSchema, orderKinds, orderQuerySchema,
-  orderSchema, placeKinds, placeSchema, type BroughtQuery, type CustomerChange, type CustomerQuery, type NewCustomer, type NewOrder,
-  type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
+  broughtQuerySchema, customerQuerySchema, customerSchema, customersShown, newCustomerSchema, newOrderSchema, newPlaceSchema, orderKinds,
+  orderQuerySchema, orderSchema, placeKinds, placeSchema, type BroughtQuery, type CustomerChange, type CustomerQuery, type NewCustomer,
+  type NewOrder, type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
 } from './order'
 export { labelsQuerySchema, paperQuerySchema, timedQuerySchema } from './paper'
 export {

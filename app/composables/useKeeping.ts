@@ -8,11 +8,15 @@ export function useKeeping(faults: () => FieldErrors, send: () => Promise<unknow
   const errors = ref<FieldErrors>({})
   const trouble = ref('')
   const tried = ref(false)
+  let busy = false
+  /** Sends the form, once: a finger that bounces would meet its own first press as a change on another device. */
   async function keep() {
+    if (busy) return
     tried.value = true
     trouble.value = ''
     errors.value = {}
     if (Object.keys(faults()).length) return
+    busy = true
     try {
       await send()
     } catch (error) {
@@ -20,6 +24,8 @@ export function useKeeping(faults: () => FieldErrors, send: () => Promise<unknow
       errors.value = answer.fields
       if (!Object.keys(answer.fields).length) trouble.value = answer.message
       if (answer.status === 409) await reload()
+    } finally {
+      busy = false
     }
   }
   return { errors, trouble, tried, keep }

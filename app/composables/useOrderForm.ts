@@ -29,7 +29,7 @@ export function useOrderForm(id: string) {
   async function load() {
     const here = ([{ stage: 'planned' }, { stage: 'in work' }, { at: 'here' }] as const).map(asked =>
       api('GET /api/pens', { query: { ...asked, sort: 'marks', limit: 200 } }))
-    const [pages] = await Promise.all([Promise.all(here), store.loadCustomers(), isNew ? undefined : read()])
+    const [pages] = await Promise.all([Promise.all(here), store.loadCustomers({}), isNew ? undefined : read()])
     const all = [...(kept.value?.pens ?? []), ...pages.flatMap(page => page.pens)]
     pens.value = [...new Map(all.map(one => [one.pen.id, one])).values()]
   }

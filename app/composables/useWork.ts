@@ -5,9 +5,7 @@ import { keyboardWedge } from '#devices/wedge'
 import { formatCountdown, formatSpan } from '#core/format'
 import type { Product, ShelfAbrasive } from '#core/shelf'
 import { cautionsFor } from '#reference'
-
-/** Two presses closer than this are one finger that bounced, ms. */
-const BOUNCE = 600
+import { BOUNCE } from '~/utils/once'
 
 /** The wait before the next action, as the clock has it now. */
 export interface NextWait extends RunningWait {

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Customer, ListedOrder, Place } from '#contract'
-import type { NewCustomer, NewOrder, NewPlace } from '#schemas'
+import { customersShown, type NewCustomer, type NewOrder, type NewPlace } from '#schemas'
 
 /** Orders that are open, places where pens are sold, and whom they are made for, as far as they were asked for. */
 export const useOrders = defineStore('orders', () => {
@@ -14,9 +14,19 @@ export const useOrders = defineStore('orders', () => {
   async function loadPlaces() {
     places.value = await api('GET /api/places')
   }
-  async function loadCustomers(text?: string) {
-    customers.value = await api('GET /api/customers', { query: text ? { text } : {} })
+  /** Which of them were looked for. */
+  let looked: { text?: string, also?: string | null } = {}
+  let calls = 0
+  /** Looks customers up: the same as before, or others from now on. An answer that a later one overtook is not taken. */
+  async function loadCustomers(wanted = looked) {
+    looked = wanted
+    const mine = ++calls
+    const { text, also } = wanted
+    const found = await api('GET /api/customers', { query: { ...(text ? { text } : {}), ...(also ? { also } : {}) } })
+    if (mine === calls) customers.value = found
   }
+  /** Whether there may be more of them than stand there. */
+  const moreCustomers = computed(() => (customers.value?.length ?? 0) >= customersShown)
   /** What stands here, as it is by now. */
   const refresh = () => Promise.all([
     open.value && loadOpen(), places.value && loadPlaces(), customers.value && loadCustomers(),
@@ -52,5 +62,8 @@ export const useOrders = defineStore('orders', () => {
     await Promise.all([loadCustomers(), open.value && loadOpen()])
   }
   const place = (id: string | null) => places.value?.find(one => one.id === id)
-  return { open, places, customers, loadOpen, loadPlaces, loadCustomers, refresh, keep, stand, keepPlace, keepCustomer, forget, place }
+  return {
+    open, places, customers, moreCustomers, loadOpen, loadPlaces, loadCustomers, refresh, keep, stand, keepPlace, keepCustomer, forget,
+    place,
+  }
 })

@@ -2,6 +2,7 @@ import type { AnswerOf, BodyOf, PictureRoute, QueryOf, RouteName } from '#contra
 import { useFreshness } from '../stores/freshness'
 import { here, leaveGone } from './here'
 import { toDoor } from './door'
+import { once } from './once'
 import { refused } from './refusal'
 
 type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
@@ -62,5 +63,8 @@ async function call<R extends RouteName>(route: R, workshop: string | undefined,
   const fresh = useFreshness()
   const onResponse = ({ response }: { response: { headers: Headers } }) => fresh.hear(response.headers)
   const asked = { ...query, ...(workshop ? { workshop } : {}) }
-  return (await ($fetch as unknown as Send)(address, { method, query: asked, ...content, onResponse })) as AnswerOf<R>
+  const send = () => ($fetch as unknown as Send)(address, { method, query: asked, ...content, onResponse })
+  // What a POST makes it would make twice; the door makes nothing.
+  const isMaking = method === 'POST' && !picture && !address.startsWith('/api/door')
+  return (await (isMaking ? once(JSON.stringify([address, asked, body]), send) : send())) as AnswerOf<R>
 }

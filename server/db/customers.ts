@@ -1,17 +1,20 @@
 import type { Knex } from 'knex'
 import type { Customer } from '../../contract'
-import type { CustomerChange, CustomerQuery, NewCustomer } from '../../schemas'
+import { customersShown, type CustomerChange, type CustomerQuery, type NewCustomer } from '../../schemas'
 import { ConflictError, NotFoundError } from '../faults'
 
-/** So many are shown at once; the rest is found by their names. */
-const SHOWN = 50
 const COLUMNS = ['id', 'name', 'reach', 'remark', 'version'] as const
 
-/** Customers by their names: those whose name has this in it, or the first of all. */
-export async function listCustomers(knex: Knex, { text }: CustomerQuery): Promise<Customer[]> {
-  const query = knex('customers').orderByRaw('lower(name), id').limit(SHOWN).select(...COLUMNS)
+/**
+ * Customers by their names: those whose name has this in it, or the first of all; `customersShown` of them, the rest is found by a longer
+ * part of their names. Who is meant besides comes after them.
+ */
+export async function listCustomers(knex: Knex, { text, also }: CustomerQuery): Promise<Customer[]> {
+  const query = knex('customers').orderByRaw('lower(name), id').limit(customersShown).select(...COLUMNS)
   if (text?.trim()) void query.whereRaw('strpos(lower(name), ?) > 0', [text.trim().toLowerCase()])
-  return query
+  const found: Customer[] = await query
+  if (!also || found.some(one => one.id === also)) return found
+  return [...found, ...(await knex('customers').where({ id: also }).select(...COLUMNS))]
 }
 
 /** A new customer; the same id again changes nothing. */

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { projectEverywhere } from './projections'
 import type { BenchEvent, Entry } from '../../core/bench'
 import type { Pen } from '../../contract'
-import { newOrderSchema, type NewOrder, type NewPen, type OrderLine } from '../../schemas'
+import { customersShown, newOrderSchema, type NewOrder, type NewPen, type OrderLine } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import type { FieldsError } from '../faults'
 import { ConflictError } from '../faults'
@@ -110,6 +110,17 @@ it('an order is handed over once all its pens went, and open again when one come
   await knex('pen_rows').update({ projection: 0, gone: false })
   await projectEverywhere(database.owner(), database.pool())
   expect([await list('here'), await list('gone')]).toEqual([[], ['A1']])
+})
+it('of many customers the first by name are listed, whoever is meant besides after them, the others by a part of their name', async () => {
+  const knex = database.knex()
+  const named = (name: string) => addCustomer(knex, { id: randomUUID(), name, reach: '', remark: '' })
+  const last = await named('Zachary of the mill')
+  for (let number = 0; number < customersShown + 5; number++) await named(`Neighbour ${String(number).padStart(2, '0')}`)
+  const first = await listCustomers(knex, {})
+  expect([first.length, first[0]!.name, first.at(-1)!.name]).toEqual([customersShown, 'Neighbour 00', `Neighbour ${customersShown - 1}`])
+  expect((await listCustomers(knex, { also: last.id })).map(one => one.name)).toEqual([...first.map(one => one.name), last.name])
+  expect((await listCustomers(knex, { also: first[3]!.id })).map(one => one.id)).toEqual(first.map(one => one.id))
+  expect(await listCustomers(knex, { also: randomUUID(), text: 'mill' })).toEqual([last])
 })
 it('somebody who is forgotten leaves orders and pens without a name, and nothing of theirs behind', async () => {
   const knex = database.knex()

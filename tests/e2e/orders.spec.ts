@@ -9,6 +9,33 @@ test.use({ only: 'orders' })
 
 const SATURDAY = format(addDays(new Date(), 20), 'yyyy-MM-dd')
 
+test('of many customers one is found by a part of the name, and an order is for them', async ({ page, request }) => {
+  const LAST = 'Zachary of the mill'
+  for (let number = 10; number < 60; number++)
+    await request.post('/api/customers', { data: { id: randomUUID(), name: `Neighbour ${number}`, reach: '', remark: '' } })
+  await page.goto('/pens/customers')
+  await page.getByRole('button', { name: 'Somebody new' }).click()
+  await page.getByLabel('Name', { exact: true }).fill(LAST)
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByRole('form', { name: 'A customer' })).toHaveCount(0)
+  await expect(page.getByText('There are more: look them up by a part of their name.')).toBeVisible()
+  await expect(page.getByRole('button', { name: LAST })).toHaveCount(0)
+  await page.getByLabel('Look somebody up').fill('MILL')
+  await expect(page.getByRole('button', { name: LAST })).toBeVisible()
+  await page.goto('/pens/orders/new')
+  await page.getByLabel('Look somebody up').fill('mill')
+  const whom = page.getByRole('combobox', { name: 'For whom' })
+  await expect(async () => {
+    await whom.click()
+    await page.getByRole('option', { name: LAST }).click({ timeout: 1000 })
+  }).toPass()
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByRole('heading', { name: new RegExp(`^Order \\d+, ${LAST}$`) })).toBeVisible()
+  // Opened again they stand there by their name, though the list begins with others.
+  await page.reload()
+  await expect(whom).toContainText(LAST)
+})
+
 test('an order from promise to hand over: somebody new, two pens, one of them started for it, paid and gone', async ({
   page, request, pen,
 }) => {

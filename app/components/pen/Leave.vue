@@ -8,23 +8,22 @@ const store = useOrders()
 const own = usePen()
 const { now } = useClock()
 const { leave, comeBack } = useLeaving()
-const { again } = useInsist(() => Promise.all([store.loadPlaces(), store.loadCustomers()]))
+const { again } = useInsist(() =>
+  Promise.all([store.loadPlaces(), store.loadCustomers({ also: props.state.gone?.customer ?? null })]))
 onMounted(again)
 
 /** What stands for no choice in a select, which takes no empty value. */
 const NONE = 'none'
 const open = ref<'go' | 'back'>()
 const form = reactive({
-  how: 'sold' as Leaving['how'], price: null as number | null, place: NONE, customer: NONE, with: [] as string[], words: '',
+  how: 'sold' as Leaving['how'], price: null as number | null, place: NONE, customer: null as string | null, with: [] as string[],
+  words: '',
 })
 const goesWith = ['sleeve', 'box', 'refill put in', 'card']
 const hows = [{ label: 'Sold', value: 'sold' as const }, { label: 'Given away', value: 'given' as const }]
 const places = computed(() => [
   { label: 'Elsewhere', value: NONE },
   ...(store.places ?? []).filter(one => !one.gone).map(({ id, name }) => ({ label: name, value: id })),
-])
-const customers = computed(() => [
-  { label: 'Nobody said', value: NONE }, ...(store.customers ?? []).map(({ id, name }) => ({ label: name, value: id })),
 ])
 function begin() {
   form.price = props.pen.asked
@@ -36,7 +35,7 @@ async function go() {
   open.value = undefined
   await leave([{
     pen: props.pen.id, how, price: how === 'sold' ? price : null, place: place === NONE ? null : place,
-    customer: customer === NONE ? null : customer, with: things, words: words.trim(),
+    customer, with: things, words: words.trim(),
   }])
 }
 const back = reactive({ why: 'repair' as 'repair' | 'given back', paid: null as number | null, words: '' })
@@ -86,7 +85,7 @@ async function keepAsked() {
       <UFormField label="How"><USelect v-model="form.how" size="lg" :items="hows" /></UFormField>
       <FieldMoney v-if="form.how === 'sold'" v-model="form.price" label="Price" />
       <UFormField label="Where"><USelect v-model="form.place" size="lg" :items="places" /></UFormField>
-      <UFormField label="To whom"><USelect v-model="form.customer" size="lg" :items="customers" /></UFormField>
+      <OrderCustomer v-model="form.customer" label="To whom" />
       <UFormField label="How posted, or what else to say"><UInput v-model="form.words" size="lg" maxlength="300" /></UFormField>
       <UCheckboxGroup v-model="form.with" legend="What goes with it" :items="goesWith" orientation="horizontal" class="wide" />
       <p class="acts wide">

@@ -1,22 +1,19 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
-import { customerSchema, errorsOf, newCustomerSchema, type FieldErrors } from '#schemas'
+import { customerQuerySchema, customerSchema, errorsOf, newCustomerSchema } from '#schemas'
 import type { Customer } from '#contract'
 
 /** Whom pens are made for: how to reach them, what to remember; and that they can be forgotten. */
 useHead({ title: 'Customers · Oxlip' })
 const store = useOrders()
-/** A text is looked for once the fingers rest. */
-const RESTS = 250
-const looked = ref('')
-const rested = refDebounced(looked, RESTS)
-const { failed, loaded, again } = useLoad(() => store.loadCustomers(rested.value.trim()))
-watch(rested, again)
+const { asked, choose } = useFilter(customerQuerySchema, ['text'], 'text')
+const text = computed(() => asked.value.text ?? '')
+const looked = useLooked(() => text.value, words => choose('text', words))
+const { failed, loaded, again } = useLoad(() => store.loadCustomers({ text: text.value }))
+watch(text, again)
 
 type Form = Pick<Customer, 'id' | 'name' | 'reach' | 'remark'> & { version?: number }
 const form = ref<Form>()
-const errors = ref<FieldErrors>({})
-const trouble = ref('')
+const { errors, trouble, busy, attempt } = useAttempt()
 /** The one that is asked about before they are forgotten. */
 const asking = ref(false)
 function edit(one?: Customer) {
@@ -37,14 +34,7 @@ async function forget() {
   if (id) await tried(() => store.forget(id))
 }
 async function tried(work: () => Promise<unknown>) {
-  try {
-    await work()
-    form.value = undefined
-  } catch (error) {
-    const answer = refused(error)
-    errors.value = answer.fields
-    trouble.value = Object.keys(answer.fields).length ? '' : answer.message
-  }
+  if (await attempt(work)) form.value = undefined
 }
 </script>
 
@@ -70,11 +60,11 @@ async function tried(work: () => Promise<unknown>) {
       </p>
       <p class="acts">
         <template v-if="asking">
-          <button type="button" class="key" @click="forget">Forget them</button>
+          <button type="button" class="key" :disabled="busy" @click="forget">Forget them</button>
           <button type="button" class="key" @click="asking = false">Keep them</button>
         </template>
         <template v-else>
-          <button type="submit" class="key next">Keep</button>
+          <button type="submit" class="key next" :disabled="busy">Keep</button>
           <button type="button" class="key" @click="form = undefined">Leave it</button>
           <button v-if="form.version !== undefined" type="button" class="key" @click="asking = true">Forget them</button>
         </template>
@@ -85,8 +75,9 @@ async function tried(work: () => Promise<unknown>) {
         <button type="button" class="one" @click="edit(one)"><b>{{ one.name }}</b><span class="quiet">{{ one.reach }}</span></button>
       </li>
     </ul>
-    <p v-else class="quiet" role="status">
-      {{ rested.trim() ? `Nobody is called “${rested.trim()}”.` : 'Nobody yet. An order can name somebody new, too.' }}
+    <p v-if="store.moreCustomers" class="quiet">There are more: look them up by a part of their name.</p>
+    <p v-if="!store.customers.length" class="quiet" role="status">
+      {{ text ? `Nobody is called “${text}”.` : 'Nobody yet. An order can name somebody new, too.' }}
     </p>
   </div>
 </template>

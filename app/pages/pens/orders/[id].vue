@@ -15,22 +15,8 @@ const { failed, loaded, again } = useLoad(() => Promise.all([load(), stock.load(
 useHead({ title: () => `${kept.value ? orderName(kept.value) : 'New order'} · Oxlip` })
 
 const kinds = orderKinds.map(value => ({ label: { order: 'An order', gift: 'A gift', stock: 'For stock' }[value], value }))
-/** What stands for no choice in a select, and for somebody who is not on the list yet. */
-const [NOBODY, NEW] = ['nobody', 'new']
-const customers = computed(() => [
-  { label: 'Nobody said', value: NOBODY },
-  { label: 'Somebody new', value: NEW },
-  ...(store.customers ?? []).map(({ id, name }) => ({ label: name, value: id })),
-])
 const isSomebodyNew = ref(false)
 const fresh = reactive({ name: '', reach: '' })
-const customer = computed({
-  get: () => (isSomebodyNew.value ? NEW : form.value.customer ?? NOBODY),
-  set: (value: string) => {
-    isSomebodyNew.value = value === NEW
-    form.value.customer = value === NEW || value === NOBODY ? null : value
-  },
-})
 /** What the evenings are asked of: pens of the order that are not started, of all kinds. */
 const asked = computed(() => promiseQuery(form.value.lines))
 const reason = computed(() => store.customers?.find(one => one.id === form.value.customer)?.name ?? null)
@@ -45,7 +31,8 @@ async function save() {
     }
     try {
       const made = await store.keepCustomer({ id: newId(), name: fresh.name.trim(), reach: fresh.reach.trim(), remark: '' })
-      customer.value = made.id
+      form.value.customer = made.id
+      isSomebodyNew.value = false
     } catch (error) {
       trouble.value = refused(error).message
       return
@@ -93,9 +80,9 @@ const isReady = computed(() => standing.value?.how === 'ready')
     </ul>
     <section class="sheet filled fields" aria-label="For whom, until when">
       <UFormField label="What it is"><USelect v-model="form.kind" size="lg" :items="kinds" /></UFormField>
-      <UFormField v-if="form.kind !== 'stock'" label="For whom" :error="errors.customer ?? false">
-        <USelect v-model="customer" size="lg" :items="customers" />
-      </UFormField>
+      <OrderCustomer
+        v-if="form.kind !== 'stock'" v-model="form.customer" v-model:new="isSomebodyNew" label="For whom" :error="errors.customer"
+      />
       <template v-if="isSomebodyNew && form.kind !== 'stock'">
         <UFormField label="Name" required><UInput v-model="fresh.name" size="lg" maxlength="80" /></UFormField>
         <UFormField label="How to reach them"><UInput v-model="fresh.reach" size="lg" maxlength="300" /></UFormField>
