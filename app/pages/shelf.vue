@@ -36,7 +36,7 @@ const chosen = computed({
 <template>
   <div class="whole">
     <nav aria-label="Parts of the shelf">
-      <USelect v-if="isPhone" v-model="chosen" :items="choices" size="xl" aria-label="Part of the shelf" />
+      <USelect v-if="isPhone" v-model="chosen" :items="choices" size="xl" aria-label="Part of the shelf" :ui="{ content: 'max-h-none' }" />
       <template v-else>
         <NuxtLink v-for="[to, name] in parts" :key="to" :to="to" :aria-current="here(to) ? 'page' : undefined">{{ name }}</NuxtLink>
       </template>
