@@ -36,6 +36,12 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   await form.getByLabel(pupil.name).check()
   await form.getByRole('button', { name: 'Set the class up' }).click()
   await expect(page.getByRole('heading', { name: 'Saturday beginners' })).toBeVisible()
+  // On the list of classes it stands with what it makes, by its names.
+  await page.goto('/classes')
+  const entry = page.getByRole('listitem').filter({ hasText: 'Saturday beginners' })
+  await expect(entry).toContainText(/1 pen · .+, [A-Z][a-z]+[a-z ]*, [A-Z]/)
+  await entry.getByRole('link').click()
+  await expect(page.getByRole('heading', { name: 'Saturday beginners' })).toBeVisible()
   const seat = page.getByRole('listitem').filter({ hasText: pupil.name })
   await expect(seat).toContainText('Check the parts')
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { counted } from '#core/format'
+import { materials } from '#reference'
 import type { ClassEntry } from '#contract'
 
 /** The classes of this workshop: those that go on, and those that are over. */
@@ -10,7 +11,8 @@ const people = usePeople()
 const { failed, loaded, again } = useLoad(() => Promise.all([store.load(), people.load()]))
 const making = ref(false)
 const makes = ({ makes: { fitting, material, method } }: ClassEntry) => {
-  const names = [useStock().fitting(fitting)?.fitting.name, material, useMethods().method(method)?.name]
+  const wood = materials.find(row => row.id === material)
+  const names = [useStock().fitting(fitting)?.fitting.name, wood?.name, useMethods().method(method)?.name]
   return names.filter(Boolean).join(', ')
 }
 </script>
