@@ -30,6 +30,7 @@ const { failed, loaded, again: begin } = useInsist(async () => {
 })
 // A part of the program that is not there any more, since a newer one came while this page was open: it begins anew; entries are kept.
 useEventListener(window, 'vite:preloadError', () => reloadNuxtApp())
+useOnePress()
 // Every page opens without a network, once one was opened with one.
 watch(loaded, () => {
   if (!import.meta.dev) void keepProgram()

@@ -1,4 +1,4 @@
-import { leaveOff, leftOff, type LeftOff } from '~/utils/left-off'
+import { forgetLeft, leaveOff, leftOff, type LeftOff } from '~/utils/left-off'
 
 /**
  * Leaves a long list so that whoever goes back finds it as it was: as far read, and the same row first in the window. What is answered is
@@ -11,6 +11,7 @@ export function useGoingBack(now: () => Omit<LeftOff, 'down'>, to: (row: number)
     if (!left) return
     const { first, down } = left
     left = undefined
+    forgetLeft()
     void nextTick(() => (first ? to(first) : window.scrollTo(0, down)))
   }
 }

@@ -14,6 +14,9 @@ const isLeftOff = (value: unknown): value is LeftOff =>
 /** Keeps how a list stands with its page’s entry in the browser’s history, before another page is gone to. */
 export const leaveOff = (left: LeftOff): void => history.replaceState({ ...history.state, left }, '')
 
+/** Once it stands so again, what is kept of it is over: a page that is loaded anew begins at its top. */
+export const forgetLeft = (): void => history.replaceState({ ...history.state, left: undefined }, '')
+
 /** How the list of this page stood when it was left, where it was gone back to; undefined where one comes to it anew. */
 export function leftOff(): LeftOff | undefined {
   const left: unknown = (history.state as { left?: unknown } | null)?.left
