@@ -30,11 +30,13 @@ const { failed, loaded, again: begin } = useInsist(async () => {
 })
 // A part of the program that is not there any more, since a newer one came while this page was open: it begins anew; entries are kept.
 useEventListener(window, 'vite:preloadError', () => reloadNuxtApp())
-useOnePress()
 // Every page opens without a network, once one was opened with one.
 watch(loaded, () => {
   if (!import.meta.dev) void keepProgram()
 }, { once: true })
+// Fetched with the first field that is gone to, not before the first picture.
+useEventListener(document, 'focusin', () =>
+  void import('~/utils/one-press').then(({ onePress }) => onePress()).catch(() => undefined), { once: true })
 /** Nothing of a workshop is asked for before it is known who is here; a stranger finds the door. */
 const isSecure = window.isSecureContext
 onMounted(async () => {

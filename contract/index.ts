@@ -9,7 +9,7 @@ export type {
   ReadyQuestion, StepTimes, Trial,
 } from './findings'
 export type { Intake } from './intake'
-export type { BroughtBefore, Customer, ListedOrder, Order, OrderPage, Place } from './orders'
+export { customersShown, type BroughtBefore, type Customer, type ListedOrder, type Order, type OrderPage, type Place } from './orders'
 export type { DueDay, ListedPen, Pen, PenPage, StoredEvent, WholeBench, WholePen } from './pen'
 export type { Access, Device, Door, Me, NetworkState, Pairing, Person, PersonBrief, SecondStep } from './people'
 export type { Refusal } from './refusal'

@@ -2,6 +2,9 @@ import type { Brought, PlaceSum } from '../core/orders'
 import type { NewCustomer, NewOrder, NewPlace } from '../schemas'
 import type { ListedPen } from './pen'
 
+/** So many customers are shown at once. */
+export const customersShown = 50
+
 /** Somebody whom pens are made for. */
 export interface Customer extends NewCustomer {
   /** Counts up with every change. */

@@ -31,7 +31,7 @@ export {
   type PenQuery,
 } from './pen'
 export {
-  broughtQuerySchema, customerQuerySchema, customerSchema, customersShown, newCustomerSchema, newOrderSchema, newPlaceSchema, orderKinds,
+  broughtQuerySchema, customerQuerySchema, customerSchema, newCustomerSchema, newOrderSchema, newPlaceSchema, orderKinds,
   orderQuerySchema, orderSchema, placeKinds, placeSchema, type BroughtQuery, type CustomerChange, type CustomerQuery, type NewCustomer,
   type NewOrder, type NewPlace, type OrderChange, type OrderLine, type OrderQuery, type PlaceChange,
 } from './order'

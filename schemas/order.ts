@@ -16,8 +16,6 @@ export type NewCustomer = InferType<typeof newCustomerSchema>
 export const customerSchema = exact({ version: version().required(), ...customer })
 /** The same as it comes in. */
 export type CustomerChange = InferType<typeof customerSchema>
-/** So many customers are shown at once. */
-export const customersShown = 50
 /** Which customers: those with a part of the name, and one who is meant whatever their name. */
 export const customerQuerySchema = exact({ text: line(80), also: uuid() })
 /** The same as it comes in. */

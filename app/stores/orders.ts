@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
-import type { Customer, ListedOrder, Place } from '#contract'
-import { customersShown, type NewCustomer, type NewOrder, type NewPlace } from '#schemas'
+import { customersShown, type Customer, type ListedOrder, type Place } from '#contract'
+import type { NewCustomer, NewOrder, NewPlace } from '#schemas'
 
 /** Orders that are open, places where pens are sold, and whom they are made for, as far as they were asked for. */
 export const useOrders = defineStore('orders', () => {

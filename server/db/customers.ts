@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
-import type { Customer } from '../../contract'
-import { customersShown, type CustomerChange, type CustomerQuery, type NewCustomer } from '../../schemas'
+import { customersShown, type Customer } from '../../contract'
+import type { CustomerChange, CustomerQuery, NewCustomer } from '../../schemas'
 import { ConflictError, NotFoundError } from '../faults'
 
 const COLUMNS = ['id', 'name', 'reach', 'remark', 'version'] as const

@@ -2,15 +2,17 @@
 import { barrelNames } from '#core/barrel'
 import type { DefectState } from '#core/bench'
 import type { Defect } from '#core/defects'
+import { defects as catalogue } from '#reference'
 
 /** Defects of the pen at the bench: those to decide about, and mends until somebody says that they held. */
 defineProps<{ open: readonly DefectState[], mends: readonly DefectState[] }>()
 const emit = defineEmits<{ judge: [defect: string], settle: [defect: DefectState, how: 'mended' | 'failed'] }>()
 const { units } = storeToRefs(useWorkshop())
 
+const nameOf = (kind: string) => catalogue.find(row => row.kind === kind)?.name ?? kind
 const where = ({ kind, size, barrel, fromTip }: Defect) => {
   const { length } = units.value
-  return `${defectName(kind)}, ${length(size, size < 1 ? 2 : 1)}, ${barrelNames[barrel]}, ${length(fromTip, 1)} from its tip end`
+  return `${nameOf(kind)}, ${length(size, size < 1 ? 2 : 1)}, ${barrelNames[barrel]}, ${length(fromTip, 1)} from its tip end`
 }
 const wayOf = ({ mends }: DefectState) => mends.at(-1)?.way
 </script>

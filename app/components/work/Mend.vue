@@ -2,6 +2,7 @@
 import { barrelNames } from '#core/barrel'
 import type { DefectState } from '#core/bench'
 import type { RepairWay } from '#core/defects'
+import { defects as catalogue } from '#reference'
 
 /** Why a defect came about, as far as the log and a few questions tell, and what can be done now. */
 const props = defineProps<{ defect: DefectState }>()
@@ -24,7 +25,7 @@ onMounted(() => {
   heading.value?.focus()
   void known.load().catch(() => undefined)
 })
-const name = computed(() => defectName(props.defect.kind))
+const name = computed(() => catalogue.find(row => row.kind === props.defect.kind)?.name ?? props.defect.kind)
 </script>
 
 <template>

@@ -1,5 +1,4 @@
-import { useEventListener } from '@vueuse/core'
-import { BOUNCE } from '~/utils/once'
+import { BOUNCE } from './once'
 
 /** Whether an event is the press of a key that sends a form. */
 const isSending = (event: Event): boolean =>
@@ -11,16 +10,17 @@ const isSending = (event: Event): boolean =>
  * A finger that bounces, or a key that is held, sends a form once: the same form again so soon is the same press. Whatever else was done in
  * between, as typing or choosing, makes it another.
  */
-export function useOnePress() {
+export function onePress(): void {
   let last: { form: EventTarget | null, at: number } | undefined
-  useEventListener(document, 'submit', (event) => {
+  document.addEventListener('submit', (event) => {
     const isBounce = last?.form === event.target && event.timeStamp - last.at < BOUNCE
     last = { form: event.target, at: event.timeStamp }
     if (!isBounce) return
     event.preventDefault()
     event.stopImmediatePropagation()
   }, { capture: true })
-  useEventListener(document, ['input', 'pointerdown', 'keydown'], (event) => {
+  const done = (event: Event) => {
     if (!isSending(event)) last = undefined
-  }, { capture: true })
+  }
+  for (const kind of ['input', 'pointerdown', 'keydown']) document.addEventListener(kind, done, { capture: true })
 }
