@@ -62,8 +62,12 @@ export default defineNuxtConfig({
     '#contract': here('./contract'),
     '#devices': here('./devices'),
   },
-  // Nothing is fetched that nobody asked for.
-  experimental: { defaults: { nuxtLink: { prefetch: false } } },
+  experimental: {
+    // Nothing is fetched that nobody asked for.
+    defaults: { nuxtLink: { prefetch: false } },
+    // A page whose part does not come is not loaded anew where there is no server: see useProgram.
+    emitRouteChunkError: 'manual',
+  },
   compatibilityDate: '2026-11-01',
   nitro: {
     typescript: { tsConfig: { exclude: ['../**/*.test.ts'] } },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
-
+/** By then the first picture stands, ms. */
+const AT_REST = 5000
 const workshop = useWorkshop()
 const stock = useStock()
 const methods = useMethods()
@@ -10,12 +10,6 @@ const live = useLive()
 const photos = usePhotos()
 const me = useMe()
 const { dark } = useTheme()
-/** What shows short notices is fetched with the first of them, not before the first picture. */
-const { toasts } = useToast()
-const toasted = ref(false)
-watch(() => toasts.value.length, () => {
-  toasted.value = true
-}, { once: true })
 useHead({ htmlAttrs: { class: () => (dark.value ? 'dark' : '') } })
 
 const route = useRoute()
@@ -28,15 +22,21 @@ const { failed, loaded, again: begin } = useInsist(async () => {
   const followed = live.meet().then(() => Promise.all([workshop.load(), stock.load(), methods.load()]))
   await Promise.all([workshops.load(), followed])
 })
-// A part of the program that is not there any more, since a newer one came while this page was open: it begins anew; entries are kept.
-useEventListener(window, 'vite:preloadError', () => reloadNuxtApp())
+useProgram()
 // Every page opens without a network, once one was opened with one.
 watch(loaded, () => {
   if (!import.meta.dev) void keepProgram()
 }, { once: true })
-// Fetched with the first field that is gone to, not before the first picture.
-useEventListener(document, 'focusin', () =>
-  void import('~/utils/one-press').then(({ onePress }) => onePress()).catch(() => undefined), { once: true })
+/** What shows short notices is fetched with the first of them, or when the page is at rest: later the network may be away. */
+const { toasts } = useToast()
+const showsToasts = ref(false)
+watch(() => toasts.value.length, () => {
+  showsToasts.value = true
+}, { once: true })
+useTimeoutFn(() => {
+  showsToasts.value = true
+  void import('~/utils/one-press').then(({ onePress }) => onePress(), () => undefined)
+}, AT_REST)
 /** Nothing of a workshop is asked for before it is known who is here; a stranger finds the door. */
 const isSecure = window.isSecureContext
 onMounted(async () => {
@@ -57,7 +57,7 @@ onMounted(async () => {
       <ShellTrouble v-if="failed && !loaded && !stands" :refused="failed" @again="begin" />
       <NuxtPage v-else />
     </NuxtLayout>
-    <LazyUToaster v-if="toasted" position="bottom-right" />
+    <LazyUToaster v-if="showsToasts" position="bottom-right" />
   </div>
 </template>
 

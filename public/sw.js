@@ -31,9 +31,12 @@ async function keepAnswers(addresses) {
   for (const address of addresses) if (isKept(new URL(address))) await serverFirst(new Request(address), address).catch(() => undefined)
 }
 
-/** Of a list its first page is kept, not all that somebody scrolled through; of pictures and the live connection nothing. */
+/**
+ * Of a list its first page is kept, not all that somebody scrolled through; of pictures, the live connection and whether the server is
+ * there nothing.
+ */
 const isKept = ({ pathname, searchParams }) =>
-  pathname.startsWith('/api/') && pathname !== '/api/live' && !pathname.startsWith('/api/photos/') && !searchParams.has('after')
+  pathname.startsWith('/api/') && pathname !== '/api/live' && pathname !== '/api/health' && !pathname.startsWith('/api/photos/') && !searchParams.has('after')
 
 /** Takes all files of the program in; those that an earlier build has as well are not fetched again, since their names bear their contents. */
 async function takeProgram() {
