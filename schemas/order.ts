@@ -16,8 +16,15 @@ export type NewCustomer = InferType<typeof newCustomerSchema>
 export const customerSchema = exact({ version: version().required(), ...customer })
 /** The same as it comes in. */
 export type CustomerChange = InferType<typeof customerSchema>
-/** Which customers: those with a part of the name, and one who is meant whatever their name. */
-export const customerQuerySchema = exact({ text: line(80), also: uuid() })
+/**
+ * Which customers: those with a part of the name, and one who is meant whatever their name; those behind one, by their id and their name
+ * with a blank between, and so many.
+ */
+export const customerQuerySchema = exact({
+  text: line(80), also: uuid(),
+  after: line(120).matches(/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12} /, 'Should be an id, a blank and a name.'),
+  limit: number().integer().min(1).max(200),
+})
 /** The same as it comes in. */
 export type CustomerQuery = InferType<typeof customerQuerySchema>
 
@@ -56,10 +63,15 @@ export const orderSchema = exact({ version: version().required(), ...order })
 export type OrderChange = InferType<typeof orderSchema>
 /** A pen of an order as it was wished for. */
 export type OrderLine = InferType<typeof lineSchema>
-/** Which orders: those that are open, or those that are over, from a number on downwards. */
+const orderNumber = () => number().integer().min(1).max(2_147_483_647)
+/** Which orders: those that are open, or those that are over; with a text about them; those behind one by its number, and so many. */
 export const orderQuerySchema = exact({
   state: word('open', 'over'),
-  before: number().integer().min(1).max(2_147_483_647),
+  text: line(120),
+  after: orderNumber(),
+  /** The same as `after`: pages of an earlier Oxlip ask so. */
+  before: orderNumber(),
+  limit: number().integer().min(1).max(200),
 })
 /** The same as it comes in. */
 export type OrderQuery = InferType<typeof orderQuerySchema>

@@ -202,7 +202,8 @@ export const useLive = defineStore('live', () => {
     bits: () => stock.loadBits(),
     methods: () => methods.load(),
     evenings: async () => {
-      if (evenings.kept) await evenings.load()
+      const { useOrders } = await import('./orders')
+      await Promise.all([evenings.kept && evenings.load(), useOrders().refreshPlanned()])
     },
     findings: async () => {
       const { useFindings } = await import('./findings')

@@ -1,6 +1,8 @@
+import { createEventHook } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { customersShown, type Customer, type ListedOrder, type Place } from '#contract'
 import type { NewCustomer, NewOrder, NewPlace } from '#schemas'
+import { withPens } from '~/utils/order-list'
 
 /** Orders that are open, places where pens are sold, and whom they are made for, as far as they were asked for. */
 export const useOrders = defineStore('orders', () => {
@@ -27,10 +29,17 @@ export const useOrders = defineStore('orders', () => {
   }
   /** Whether there may be more of them than stand there. */
   const moreCustomers = computed(() => (customers.value?.length ?? 0) >= customersShown)
+  /** Of orders and customers something was changed: lists of them are read anew. */
+  const told = createEventHook<[]>()
   /** What stands here, as it is by now. */
   const refresh = () => Promise.all([
-    open.value && loadOpen(), places.value && loadPlaces(), customers.value && loadCustomers(),
+    open.value && loadOpen(), places.value && loadPlaces(), customers.value && loadCustomers(), told.trigger(),
   ])
+  /** The evenings were planned anew: they tell when the pens of an order are ready. */
+  const refreshPlanned = () => Promise.all([open.value && loadOpen(), told.trigger()])
+  usePenRows().onTold((now) => {
+    if (open.value) open.value = withPens(open.value, now)
+  })
 
   /** Keeps an order: a new one, or as it was at a version. */
   async function keep({ id, ...rest }: NewOrder, version?: number): Promise<ListedOrder> {
@@ -63,7 +72,7 @@ export const useOrders = defineStore('orders', () => {
   }
   const place = (id: string | null) => places.value?.find(one => one.id === id)
   return {
-    open, places, customers, moreCustomers, loadOpen, loadPlaces, loadCustomers, refresh, keep, stand, keepPlace, keepCustomer, forget,
-    place,
+    open, places, customers, moreCustomers, loadOpen, loadPlaces, loadCustomers, refresh, refreshPlanned,
+    onTold: told.on, keep, stand, keepPlace, keepCustomer, forget, place,
   }
 })

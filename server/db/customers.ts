@@ -3,14 +3,18 @@ import { customersShown, type Customer } from '../../contract'
 import type { CustomerChange, CustomerQuery, NewCustomer } from '../../schemas'
 import { ConflictError, NotFoundError } from '../faults'
 
+/** So long is an id. */
+const ID = 36
 const COLUMNS = ['id', 'name', 'reach', 'remark', 'version'] as const
 
 /**
- * Customers by their names: those whose name has this in it, or the first of all; `customersShown` of them, the rest is found by a longer
- * part of their names. Who is meant besides comes after them.
+ * Customers by their names, page by page: those whose name has this in it, or all. Who is meant besides comes after them.
  */
-export async function listCustomers(knex: Knex, { text, also }: CustomerQuery): Promise<Customer[]> {
-  const query = knex('customers').orderByRaw('lower(name), id').limit(customersShown).select(...COLUMNS)
+export async function listCustomers(
+  knex: Knex, { text, also, after, limit = customersShown }: CustomerQuery,
+): Promise<Customer[]> {
+  const query = knex('customers').orderByRaw('lower(name), id').limit(limit).select(...COLUMNS)
+  if (after) void query.whereRaw('(lower(name), id) > (lower(?), ?::uuid)', [after.slice(ID + 1), after.slice(0, ID)])
   if (text?.trim()) void query.whereRaw('strpos(lower(name), ?) > 0', [text.trim().toLowerCase()])
   const found: Customer[] = await query
   if (!also || found.some(one => one.id === also)) return found

@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { projectEverywhere } from './projections'
 import type { BenchEvent, Entry } from '../../core/bench'
-import { customersShown, type Pen } from '../../contract'
-import { newOrderSchema, type NewOrder, type NewPen, type OrderLine } from '../../schemas'
+import { customersShown, type Customer, type OrderPage, type Pen } from '../../contract'
+import { newOrderSchema, type NewOrder, type NewPen, type OrderLine, type OrderQuery } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
-import type { FieldsError } from '../faults'
-import { ConflictError } from '../faults'
+import { ConflictError, FieldsError } from '../faults'
 import { appendEvents } from './append'
 import { broughtBefore } from './brought'
 import { addCustomer, changeCustomer, forgetCustomer, listCustomers } from './customers'
@@ -65,6 +64,40 @@ it('pens that stand for it are due on its day, unless they are due before; its e
   })
   expect((await readOrder(knex, 'metric', order.id)).planned).toEqual({ [free.id]: '2019-12-06T19:00:00.000Z' })
 })
+it('orders come page by page, those without a day last, and those that are over the latest first', async () => {
+  const knex = database.knex()
+  const days = ['2019-12-24', null, '2019-12-05', null, '2019-12-24', '2019-12-05']
+  for (const promised of days) await addOrder(knex, 'metric', orderOf([line()], { promised }))
+  const pages = async (asked: OrderQuery) => {
+    const numbers: number[][] = []
+    for (let after: number | null | undefined; after !== null;) {
+      const page: OrderPage = await listOrders(knex, 'metric', { ...asked, limit: 2, ...(after ? { after } : {}) })
+      numbers.push(page.orders.map(one => one.order.number))
+      after = page.next
+    }
+    return numbers
+  }
+  expect(await pages({})).toEqual([[3, 6], [1, 5], [2, 4]])
+  await knex('orders').update({ handed: true })
+  expect(await pages({ state: 'over' })).toEqual([[6, 5], [4, 3], [2, 1]])
+  // So asks a page of an earlier Oxlip.
+  expect((await listOrders(knex, 'metric', { state: 'over', before: 3 })).orders.map(one => one.order.number)).toEqual([2, 1])
+  await expect(listOrders(knex, 'metric', { after: 99 })).rejects.toThrow(FieldsError)
+})
+it('an order is found by whom it is of, what was noted, its number, or the mark of a pen of it', async () => {
+  const knex = database.knex()
+  const [customer, pen] = [randomUUID(), await penOf('B7')]
+  await addCustomer(knex, { id: customer, name: 'The bell ringer', reach: '', remark: '' })
+  await addOrder(knex, 'metric', orderOf([line()], { customer }))
+  await addOrder(knex, 'metric', orderOf([line({ pen: pen.id })], { remark: 'For the 100 % raffle' }))
+  for (let number = 3; number <= 12; number++) await addOrder(knex, 'metric', orderOf([line()]))
+  const found = async (text: string) => (await listOrders(knex, 'metric', { text })).orders.map(one => one.order.number)
+  expect(await found(' Bell')).toEqual([1])
+  expect(await found('100 % r')).toEqual([2])
+  expect(await found('b7')).toEqual([2])
+  expect([await found('12'), await found('Order 1'), await found('1')]).toEqual([[12], [1], [1, 2]])
+  expect([await found('%'), await found('_')]).toEqual([[2], []])
+})
 it('a pen stands for one order only, but for one that was called off; a pen that is not here for none', async () => {
   const knex = database.knex()
   const pen = await penOf('A1')
@@ -111,12 +144,21 @@ it('an order is handed over once all its pens went, and open again when one come
   await projectEverywhere(database.owner(), database.pool())
   expect([await list('here'), await list('gone')]).toEqual([[], ['A1']])
 })
-it('of many customers the first by name are listed, whoever is meant besides after them, the others by a part of their name', async () => {
+it('customers are listed by name, page by page, or by a part of it; whoever is meant besides comes after them', async () => {
   const knex = database.knex()
   const named = (name: string) => addCustomer(knex, { id: randomUUID(), name, reach: '', remark: '' })
   const last = await named('Zachary of the mill')
   for (let number = 0; number < customersShown + 5; number++) await named(`Neighbour ${String(number).padStart(2, '0')}`)
   const first = await listCustomers(knex, {})
+  const behind = (one: Customer) => listCustomers(knex, { after: `${one.id} ${one.name}` })
+  expect((await behind(first.at(-1)!)).map(one => one.name)).toEqual(
+    ['Neighbour 50', 'Neighbour 51', 'Neighbour 52', 'Neighbour 53', 'Neighbour 54', last.name])
+  // Whoever was the last on a page may be forgotten by the time the next is asked for, and two may have one name.
+  await forgetCustomer(knex, first[9]!.id)
+  const twin = await named('Neighbour 10')
+  expect((await behind(first[9]!)).slice(0, 3).map(one => one.id).sort()).toEqual([twin.id, first[10]!.id, first[11]!.id].sort())
+  await forgetCustomer(knex, twin.id)
+  await addCustomer(knex, { id: first[9]!.id, name: first[9]!.name, reach: '', remark: '' })
   expect([first.length, first[0]!.name, first.at(-1)!.name]).toEqual([customersShown, 'Neighbour 00', `Neighbour ${customersShown - 1}`])
   expect((await listCustomers(knex, { also: last.id })).map(one => one.name)).toEqual([...first.map(one => one.name), last.name])
   expect((await listCustomers(knex, { also: first[3]!.id })).map(one => one.id)).toEqual(first.map(one => one.id))

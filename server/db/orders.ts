@@ -4,60 +4,29 @@ import type { UnitSystem } from '../../core/units'
 import { newOrderSchema, type NewOrder, type OrderChange, type OrderLine, type OrderQuery } from '../../schemas'
 import { ConflictError, FieldsError, NotFoundError } from '../faults'
 import { latestPlan } from './evenings'
+import { orderPage, orderRows, type OrderRow } from './order-rows'
 import { closeThese } from './order-state'
 import { projectPens } from './projections'
 import { rowsOf } from './rows'
 
-/** No workshop has more orders open than this; the rest is told by its absence from the list, and found by its number. */
-const MOST_OPEN = 500
-const PAGE = 50
-
-interface Row {
-  id: string
-  number: number
-  kind: NewOrder['kind']
-  customer: string | null
-  name: string | null
-  promised: string | null
-  deposit: number | null
-  remark: string
-  called_off: boolean
-  handed: boolean
-  version: number
-  made: Date
-}
 interface LineRow { id: string, order_id: string, pen: string | null, body: Omit<OrderLine, 'id' | 'pen'> }
 
-const rowsAsked = (knex: Knex) =>
-  knex('orders').leftJoin('customers', 'customers.id', 'orders.customer_id').select(
-    'orders.id', 'number', 'kind', 'customer_id as customer', 'customers.name', knex.raw('to_char(promised, \'YYYY-MM-DD\') as promised'),
-    'deposit', 'orders.remark', 'called_off', 'handed', 'orders.version', 'orders.made',
-  )
-
-/** Orders: those that are open, promised first before the others, or those that are over, the latest first, page by page. */
-export async function listOrders(knex: Knex, units: UnitSystem, { state = 'open', before }: OrderQuery): Promise<OrderPage> {
-  if (state === 'open') {
-    const rows: Row[] = await rowsAsked(knex)
-      .where({ called_off: false, handed: false }).orderByRaw('promised nulls last, number').limit(MOST_OPEN)
-    return { orders: await whole(knex, units, rows), next: null }
-  }
-  const query = rowsAsked(knex).whereRaw('(called_off or handed)').orderBy('number', 'desc').limit(PAGE + 1)
-  if (before !== undefined) void query.where('number', '<', before)
-  const rows: Row[] = await query
-  const page = rows.slice(0, PAGE)
-  return { orders: await whole(knex, units, page), next: rows.length > PAGE ? page.at(-1)?.number ?? null : null }
+/** A page of orders with their pens. @throws FieldsError */
+export async function listOrders(knex: Knex, units: UnitSystem, asked: OrderQuery): Promise<OrderPage> {
+  const { rows, next } = await orderPage(knex, asked)
+  return { orders: await whole(knex, units, rows), next }
 }
 
 /** An order by its id. @throws NotFoundError */
 export async function readOrder(knex: Knex, units: UnitSystem, id: string): Promise<ListedOrder> {
-  const rows: Row[] = await rowsAsked(knex).where('orders.id', id)
+  const rows: OrderRow[] = await orderRows(knex).where('orders.id', id)
   const [found] = await whole(knex, units, rows)
   if (!found) throw new NotFoundError('There is no such order. It may have been entered in another workshop.')
   return found
 }
 
 /** Orders with their pens; what of one is damaged is passed over, and stops none of the others. */
-async function whole(knex: Knex, units: UnitSystem, rows: readonly Row[]): Promise<ListedOrder[]> {
+async function whole(knex: Knex, units: UnitSystem, rows: readonly OrderRow[]): Promise<ListedOrder[]> {
   const lines: LineRow[] = await knex('order_lines')
     .whereIn('order_id', rows.map(row => row.id)).orderBy(['order_id', 'place']).select('id', 'order_id', 'pen_id as pen', 'body')
   const pens = new Map((await rowsOf(knex, units, lines.flatMap(line => line.pen ?? []))).map(one => [one.pen.id, one]))

@@ -18,9 +18,16 @@ test('of many customers one is found by a part of the name, and an order is for 
   await page.getByLabel('Name', { exact: true }).fill(LAST)
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByRole('form', { name: 'A customer' })).toHaveCount(0)
-  await expect(page.getByText('There are more: look them up by a part of their name.')).toBeVisible()
+  // Not all are fetched at once, nor drawn; the list goes on as far as one looks.
+  const list = page.getByRole('list').filter({ has: page.getByRole('button', { name: 'Neighbour 10' }) })
   await expect(page.getByRole('button', { name: LAST })).toHaveCount(0)
+  await expect(list.getByRole('listitem')).not.toHaveCount(52)
+  await expect(async () => {
+    await page.mouse.wheel(0, 4000)
+    await expect(page.getByRole('button', { name: LAST })).toBeVisible({ timeout: 1000 })
+  }).toPass()
   await page.getByLabel('Look somebody up').fill('MILL')
+  await expect(page.getByRole('button', { name: 'Neighbour 59' })).toHaveCount(0)
   await expect(page.getByRole('button', { name: LAST })).toBeVisible()
   await page.goto('/pens/orders/new')
   await page.getByLabel('Look somebody up').fill('mill')
@@ -86,10 +93,21 @@ test('an order from promise to hand over: somebody new, two pens, one of them st
   expect((await listed()).order.handed).toBe(true)
   const left = (await kept(request, there)).events.find(one => one.kind === 'leave')
   expect(left?.payload).toMatchObject({ how: 'sold', price: 3850, order: order.id, customer: order.customer })
+
+  // Years later it is found again among those that are over.
+  await page.goto('/pens/orders')
+  await page.getByLabel('Look an order up').fill('bell')
+  await expect(page.getByText('No order that is open says “bell”.')).toBeVisible()
+  await page.getByRole('combobox', { name: 'Open or over' }).click()
+  await page.getByRole('option', { name: 'Over' }).click()
+  await expect(page.getByRole('link', { name: `Order ${order.number}, The bell ringer` })).toContainText('Handed over')
+  await page.getByLabel('Look an order up').fill(there.mark)
+  await expect(page).toHaveURL(/state=over&text=/)
+  await expect(page.getByRole('list', { name: 'Orders' }).getByRole('link')).toHaveCount(1)
 })
 
 test('an order that cannot be kept is told on the bench once that is known; a pen that came back to be mended is there again', async ({
-  page, request, pen,
+  page, context, request, pen,
 }) => {
   const made = await pen({ name: 'Given up on' })
   const data = {
@@ -105,12 +123,23 @@ test('an order that cannot be kept is told on the bench once that is known; a pe
   await page.goto('/')
   await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
   await expect(page.getByRole('link', { name: `Gift ${order.number}` })).toHaveCount(0)
+  const other = await context.newPage()
+  let asked = 0
+  other.on('request', one => (asked += Number(new URL(one.url()).pathname === '/api/orders')))
+  await other.goto('/pens/orders')
+  const listed = other.getByRole('link', { name: `Gift ${order.number}` })
+  await expect(listed).toContainText('On its way')
   await enter('away', { how: 'given up', why: '' })
   const told = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: `Gift ${order.number}` }) })
   await expect(told).toContainText('◆ Cannot be kept')
   await expect(told).toContainText(`${made.mark}: it was given up.`)
+  // The list of orders follows too, and is not fetched anew for it.
+  await expect(listed).toContainText('◆ Cannot be kept')
   await enter('away', { how: 'back', why: '' })
   await expect(told).toHaveCount(0, { timeout: 15_000 })
+  await expect(listed).toContainText('On its way')
+  expect(asked).toBe(1)
+  await other.close()
 
   await workToEnd(request, [made], () => [])
   await page.goto(`/pens/${made.id}/record`)

@@ -1,14 +1,9 @@
 <script setup lang="ts">
-import { useThrottleFn } from '@vueuse/core'
-
 /** Orders that cannot be kept, or may not be: told on the day it becomes known. */
 const store = useOrders()
 const { again } = useInsist(store.loadOpen)
 onMounted(again)
 const { minute: now } = useClock()
-/** What a pen of an order still needs follows from what is entered: asked anew when rows come in, at most so often, ms. */
-const REST = 5000
-usePenRows().onTold(useThrottleFn(() => void store.loadOpen().catch(() => undefined), REST, true))
 const troubled = computed(() =>
   (store.open ?? []).map(listed => ({ listed, standing: orderStanding(listed, now.value) })).filter(one => isTroubled(one.standing)))
 </script>

@@ -26,8 +26,11 @@ const me = useMe()
     <span class="sr-only">, set air, units and theme, change workshop</span>
     <span><template v-if="store.workshop"> · </template>{{ format(now, 'HH:mm') }}</span>
     <span v-if="me.person"> · {{ me.person.mark }}</span>
-    <span v-if="away" role="status"> · {{ away }}</span>
-    <span v-if="unsent" role="status"> · {{ unsent }} not sent yet</span>
+    <span v-if="away || unsent" class="trouble">
+      <span v-if="away" role="status">{{ away }}</span>
+      <span v-if="away && unsent"> · </span>
+      <span v-if="unsent" role="status">{{ unsent }} not sent yet</span>
+    </span>
   </button>
   <LazyShellSettings v-if="wanted" v-model:open="open" />
 </template>
@@ -41,9 +44,12 @@ const me = useMe()
   background: var(--surface);
   color: var(--ink-2);
   font-size: 1rem;
+  line-height: 1.25;
   cursor: pointer;
   white-space: nowrap;
 }
+/* A line of its own, so that nothing is cut off. */
+.trouble { display: block; color: var(--ink); }
 /* Wide enough for what comes into it, so that nothing moves when it does. */
 @media (min-width: 821px) { .air { min-width: 19rem; text-align: right; } }
 .air:hover { color: var(--ink); }

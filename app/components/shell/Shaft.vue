@@ -1,15 +1,16 @@
 <script setup lang="ts">
 /** The places, as barrels on a mandrel; the one you are in is turned. On a phone the shaft lies along the bottom edge. */
-const places = [
+const places: { to: string, name: string, also?: string }[] = [
   { to: '/', name: 'Bench' },
   { to: '/evenings', name: 'Evenings' },
-  { to: '/pens', name: 'Pens' },
+  { to: '/pens', name: 'Pens', also: '/classes' },
   { to: '/methods', name: 'Methods' },
   { to: '/findings', name: 'Findings' },
   { to: '/shelf', name: 'Shelf' },
 ]
 const route = useRoute()
-const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
+const here = ({ to, also }: typeof places[number]) =>
+  route.path === to || (to !== '/' && route.path.startsWith(to)) || (also !== undefined && route.path.startsWith(also))
 </script>
 
 <template>
@@ -18,8 +19,8 @@ const here = (to: string) => (to === '/' ? route.path === '/' : route.path.start
     <nav aria-label="Places">
       <ul>
         <li v-for="place in places" :key="place.to">
-          <NuxtLink :to="place.to" :class="{ turned: here(place.to) }" :aria-current="here(place.to) ? 'page' : undefined">
-            <svg v-if="here(place.to)" viewBox="0 0 118 40" preserveAspectRatio="none" aria-hidden="true">
+          <NuxtLink :to="place.to" :class="{ turned: here(place) }" :aria-current="here(place) ? 'page' : undefined">
+            <svg v-if="here(place)" viewBox="0 0 118 40" preserveAspectRatio="none" aria-hidden="true">
               <path d="M0 5Q59-3 118 5V35Q59 43 0 35Z" />
             </svg>
             <span>{{ place.name }}</span>

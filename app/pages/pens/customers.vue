@@ -8,8 +8,9 @@ const store = useOrders()
 const { asked, choose } = useFilter(customerQuerySchema, ['text'], 'text')
 const text = computed(() => asked.value.text ?? '')
 const looked = useLooked(() => text.value, words => choose('text', words))
-const { failed, loaded, again } = useLoad(() => store.loadCustomers({ text: text.value }))
-watch(text, again)
+const list = useCustomerList(() => asked.value)
+const { failed, loaded, again } = useLoad(list.load)
+watch(asked, again)
 
 type Form = Pick<Customer, 'id' | 'name' | 'reach' | 'remark'> & { version?: number }
 const form = ref<Form>()
@@ -34,13 +35,17 @@ async function forget() {
   if (id) await tried(() => store.forget(id))
 }
 async function tried(work: () => Promise<unknown>) {
-  if (await attempt(work)) form.value = undefined
+  if (!await attempt(work)) return
+  form.value = undefined
+  void again()
 }
+/** About how high a row is, px. */
+const HIGH = 49
 </script>
 
 <template>
   <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
-  <p v-else-if="!loaded || !store.customers" class="quiet" role="status">Fetching the customers ...</p>
+  <p v-else-if="!loaded" class="quiet" role="status">Fetching the customers ...</p>
   <div v-else class="customers">
     <header>
       <h1>Customers</h1>
@@ -70,13 +75,14 @@ async function tried(work: () => Promise<unknown>) {
         </template>
       </p>
     </form>
-    <ul v-if="store.customers.length" class="sheet">
-      <li v-for="one in store.customers" :key="one.id">
-        <button type="button" class="one" @click="edit(one)"><b>{{ one.name }}</b><span class="quiet">{{ one.reach }}</span></button>
-      </li>
-    </ul>
-    <p v-if="store.moreCustomers" class="quiet">There are more: look them up by a part of their name.</p>
-    <p v-if="!store.customers.length" class="quiet" role="status">
+    <ListRows v-if="list.customers.value?.length" :rows="list.customers.value" :id-of="one => one.id" :high="HIGH" @end="list.more">
+      <template #default="{ row, place, measured }">
+        <li :ref="measured" v-bind="place" class="customer">
+          <button type="button" class="one" @click="edit(row)"><b>{{ row.name }}</b><span class="quiet">{{ row.reach }}</span></button>
+        </li>
+      </template>
+    </ListRows>
+    <p v-else class="quiet" role="status">
       {{ text ? `Nobody is called “${text}”.` : 'Nobody yet. An order can name somebody new, too.' }}
     </p>
   </div>
@@ -88,7 +94,7 @@ header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2re
 header > a { margin-left: auto; }
 form { display: grid; gap: 0.6rem; padding: 1rem 1.1rem; max-width: 44rem; }
 .acts { display: flex; flex-wrap: wrap; gap: 0.6rem; }
-li + li { border-top: 1px solid var(--line); }
+.customer + .customer { border-top: 1px solid var(--line); }
 .one { display: flex; flex-wrap: wrap; gap: 0.2rem 1rem; width: 100%; min-height: 48px; align-items: center; padding: 0.5rem 1rem; }
 .one { cursor: pointer; }
 .one:hover { background: color-mix(in srgb, var(--line) 35%, transparent); }

@@ -7,6 +7,6 @@ import { inWorkshop } from '../../http/workshop'
 
 /** Orders that are open, or those that are over. */
 export default route('GET /api/orders', async (event) => {
-  const asked = await queryOf(event, orderQuerySchema, { figures: ['before'] })
+  const asked = await queryOf(event, orderQuerySchema, { figures: ['after', 'before', 'limit'] })
   return inWorkshop(event, async knex => listOrders(knex, (await readWorkshop(knex)).units, asked))
 })

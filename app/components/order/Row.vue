@@ -18,7 +18,7 @@ const lacking = computed(() => props.listed.order.lines.length - props.listed.pe
 </script>
 
 <template>
-  <li class="sheet">
+  <li class="row">
     <NuxtLink :to="`/pens/orders/${listed.order.id}`" class="order figures">
       <span class="what">
         <b>{{ orderName(listed) }}</b>
@@ -38,6 +38,7 @@ const lacking = computed(() => props.listed.order.lines.length - props.listed.pe
 </template>
 
 <style scoped>
+.row + .row { border-top: 1px solid var(--line); }
 .order { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 0.5rem 1.2rem; padding: 0.9rem 1.1rem; color: var(--ink); }
 .order:hover { background: color-mix(in srgb, var(--line) 35%, transparent); }
 .what { display: grid; }
