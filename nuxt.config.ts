@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import palette from 'tailwindcss/colors'
 
 const here = (path: string): string => fileURLToPath(new URL(path, import.meta.url))
 
@@ -21,6 +22,18 @@ function tellProgram(folder: string): void {
   for (const file of files) hash.update(`${file}\0`).update(readFileSync(folder + file))
   const build = hash.digest('hex').slice(0, 16)
   writeFileSync(join(folder, 'program.js'), `self.PROGRAM = ${JSON.stringify({ build, files: ['/', ...files] })}\n`)
+}
+
+/** Of the palette the colours that notices, dialogs and fields are drawn in: the others would come with every page, 2 kB of them. */
+const PALETTE = 'tailwindcss/colors'
+const usedColours = {
+  name: 'used-colours',
+  enforce: 'pre' as const,
+  resolveId: (id: string) => (id === PALETTE ? `\0${PALETTE}` : undefined),
+  load(id: string) {
+    const { green, blue, yellow, red, slate } = palette
+    return id === `\0${PALETTE}` ? `export default ${JSON.stringify({ green, blue, yellow, red, slate })}` : undefined
+  },
 }
 
 /** The pages there are, as patterns of their paths: what is under none of them is not found. */
@@ -96,6 +109,7 @@ export default defineNuxtConfig({
     ],
   },
   vite: {
+    plugins: [usedColours],
     worker: { format: 'es' },
     // A face written into the style sheet would be refused by the content policy.
     build: { assetsInlineLimit: file => (file.endsWith('.woff2') ? false : undefined) },

@@ -25,7 +25,7 @@ const { failed, loaded, again: begin } = useInsist(async () => {
 useProgram()
 // Every page opens without a network, once one was opened with one.
 watch(loaded, () => {
-  if (!import.meta.dev) void keepProgram()
+  if (!import.meta.dev) void import('~/utils/keep-program').then(({ keepProgram }) => keepProgram(), () => undefined)
 }, { once: true })
 /** What shows short notices is fetched with the first of them, or when the page is at rest: later the network may be away. */
 const { toasts } = useToast()
