@@ -20,6 +20,8 @@ export function useOrderForm(id: string) {
   const sending = ref(false)
   /** The pens that can stand for it: those that are here, and those that do already. */
   const pens = shallowRef<readonly ListedPen[]>([])
+  /** Whether more can than stand there. */
+  const morePens = ref(false)
 
   function take(listed: ListedOrder) {
     kept.value = listed
@@ -27,11 +29,14 @@ export function useOrderForm(id: string) {
     form.value = JSON.parse(JSON.stringify(order)) as NewOrder
   }
   async function load() {
-    const here = ([{ stage: 'planned' }, { stage: 'in work' }, { at: 'here' }] as const).map(asked =>
-      api('GET /api/pens', { query: { ...asked, sort: 'marks', limit: 200 } }))
-    const [pages] = await Promise.all([Promise.all(here), store.loadCustomers({}), isNew ? undefined : read()])
-    const all = [...(kept.value?.pens ?? []), ...pages.flatMap(page => page.pens)]
-    pens.value = [...new Map(all.map(one => [one.pen.id, one])).values()]
+    const [here] = await Promise.all([pensToStand(), store.loadCustomers({}), isNew ? undefined : read()])
+    pens.value = []
+    found([...(kept.value?.pens ?? []), ...here.pens])
+    morePens.value = here.more
+  }
+  /** Pens that were looked up are offered too. */
+  function found(more: readonly ListedPen[]) {
+    pens.value = [...new Map([...pens.value, ...more].map(one => [one.pen.id, one])).values()]
   }
   /** As it is kept now; what is being typed stays. */
   async function read() {
@@ -76,5 +81,5 @@ export function useOrderForm(id: string) {
     return Object.fromEntries(
       Object.entries(errors.value).flatMap(([field, says]) => (field.startsWith(at) ? [[field.slice(at.length), says]] : [])))
   }
-  return { form, kept, pens, errors, trouble, sending, isNew, load, add, remove, keep, errorsOfLine }
+  return { form, kept, pens, morePens, found, errors, trouble, sending, isNew, load, add, remove, keep, errorsOfLine }
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, format } from 'date-fns'
-import type { ListedOrder, OrderPage, Pen } from '../../contract'
+import type { ListedOrder, OrderPage, Pen, PenPage } from '../../contract'
 import { expect, test } from '../stand'
 import { kept } from '../support/bench'
 import { workToEnd } from '../support/season'
@@ -41,6 +41,36 @@ test('of many customers one is found by a part of the name, and an order is for 
   // Opened again they stand there by their name, though the list begins with others.
   await page.reload()
   await expect(whom).toContainText(LAST)
+})
+
+test('where more pens can stand for an order than are offered, one is looked up by a part of its name', async ({ page, pen }) => {
+  const far = await pen({ name: 'Rootstock, the last one' })
+  // As with hundreds of pens before it: what is offered without a word does not reach to it.
+  await page.route('**/api/pens?*', async (route) => {
+    const answer = await route.fetch()
+    if (route.request().url().includes('text=')) return route.fulfill({ response: answer })
+    const { pens } = (await answer.json()) as PenPage
+    await route.fulfill({ response: answer, json: { pens: pens.filter(one => one.pen.id !== far.id), next: 'more' } })
+  })
+  await page.goto('/pens/orders/new')
+  const first = page.getByRole('group', { name: 'Pen 1' })
+  const stands = first.getByLabel('The pen that stands for it')
+  await stands.click()
+  await expect(page.getByRole('option').nth(1)).toBeVisible()
+  await expect(page.getByRole('option', { name: /the last one/ })).toHaveCount(0)
+  await page.keyboard.press('Escape')
+  await first.getByLabel('Look a pen up').fill('nothing like it')
+  await expect(first.getByText('No pen that is here says “nothing like it”.')).toBeVisible()
+  await first.getByLabel('Look a pen up').fill('rootstock')
+  await expect(first.getByText(/No pen that is here/)).toHaveCount(0)
+  await expect(async () => {
+    await stands.click()
+    await page.getByRole('option', { name: `${far.mark}, Rootstock, the last one` }).click({ timeout: 1000 })
+  }).toPass()
+  await first.getByLabel('Look a pen up').fill('')
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByRole('heading', { name: /^Order \d+$/ })).toBeVisible()
+  await expect(first.locator('summary')).toContainText(far.mark)
 })
 
 test('an order from promise to hand over: somebody new, two pens, one of them started for it, paid and gone', async ({

@@ -11,11 +11,13 @@ const props = defineProps<{
   kept: boolean
   number: number
   pens: readonly ListedPen[]
+  /** Whether more of them can stand for it than these. */
+  morePens: boolean
   errors: Record<string, string>
   due: string | null
   reason: string | null
 }>()
-defineEmits<{ remove: [] }>()
+defineEmits<{ remove: [], found: [pens: readonly ListedPen[]] }>()
 const stock = useStock()
 const methods = useMethods()
 /** What stands for no choice in a select, which takes no empty value. */
@@ -34,18 +36,14 @@ const chosen = (field: 'fitting' | 'material' | 'method') => computed({
   },
 })
 const [fitting, material, method] = [chosen('fitting'), chosen('material'), chosen('method')]
-const choices = computed(() => [
-  { label: 'None yet', value: ANY },
-  ...props.pens.map(({ pen }) => ({ label: `${pen.mark}, ${pen.name}`, value: pen.id })),
-])
 /** The pen that is chosen brings what it is made of with it. */
 const pen = computed({
-  get: () => line.value.pen ?? ANY,
-  set: (id: string) => {
+  get: () => line.value.pen ?? null,
+  set: (id: string | null) => {
     const found = props.pens.find(one => one.pen.id === id)?.pen
     const as = found ? { fitting: found.fitting, material: found.material as OrderLine['material'], method: found.method } : {}
     const price = line.value.price ?? found?.asked ?? null
-    line.value = { ...line.value, ...as, price, pen: id === ANY ? null : id }
+    line.value = { ...line.value, ...as, price, pen: id }
   },
 })
 const stands = computed(() => props.pens.find(one => one.pen.id === line.value.pen))
@@ -97,9 +95,7 @@ watch(() => [line.value.fitting, line.value.material, line.value.method], async 
       <UFormField class="wide" label="Wishes" :error="errors.wish ?? false">
         <UInput v-model="line.wish" size="lg" maxlength="300" />
       </UFormField>
-      <UFormField class="wide" label="The pen that stands for it" :error="errors.pen ?? false">
-        <USelect v-model="pen" size="lg" :items="choices" />
-      </UFormField>
+      <OrderPen v-model="pen" class="wide" :pens="pens" :more="morePens" :error="errors.pen" @found="$emit('found', $event)" />
       <p class="acts">
         <NuxtLink v-if="stands" class="key" :to="`/pens/${stands.pen.id}/record`">Look at {{ stands.pen.mark }}</NuxtLink>
         <NuxtLink v-else-if="kept" class="key" :to="start">Start a pen for it</NuxtLink>

@@ -4,7 +4,9 @@ import { orderKinds } from '#schemas'
 
 /** One order: for whom, until when, for how much, and its pens, from promise to hand over. */
 const { params } = useRoute()
-const { form, kept, pens, errors, trouble, sending, isNew, load, add, remove, keep, errorsOfLine } = useOrderForm(String(params.id))
+const {
+  form, kept, pens, morePens, found, errors, trouble, sending, isNew, load, add, remove, keep, errorsOfLine,
+} = useOrderForm(String(params.id))
 const store = useOrders()
 const stock = useStock()
 const methods = useMethods()
@@ -102,7 +104,7 @@ const isReady = computed(() => standing.value?.how === 'ready')
     </p>
     <OrderLine
       v-for="(line, index) in form.lines" :key="line.id" :model-value="line" :order="form.id" :kept="!isNew" :number="index + 1"
-      :pens="pens" :errors="errorsOfLine(index)" :due="form.promised ?? null" :reason="reason"
+      :pens="pens" :more-pens="morePens" :errors="errorsOfLine(index)" :due="form.promised ?? null" :reason="reason" @found="found"
       @update:model-value="form.lines[index] = $event" @remove="remove(line.id)"
     />
     <p v-if="errors.lines" class="harm" role="alert">{{ errors.lines }}</p>
