@@ -35,6 +35,8 @@ const rows = computed(() => {
   const rest = [...free.value, ...waiting.value].filter(one => one.pen.id !== first.value?.pen.id)
   return first.value ? [first.value, ...rest] : rest
 })
+/** The pens in the order of the numbers that a pedal or a key calls them by. */
+const numbers = computed(() => boards.inWork.map(one => one.pen.id))
 const saying = computed(() => {
   const one = first.value
   const soon = waiting.value.find(each => each.pen.id !== nextOne.value?.id)
@@ -87,12 +89,14 @@ watch(() => inWork.value.length, () => void loadDue().catch(() => undefined))
     <BenchTogether v-if="offers.length" :offers="offers" />
     <BenchClockLine v-if="inWork.length" :bands="bands" :free="freeLines" />
     <section v-if="inWork.length" aria-label="In work">
-      <ul class="sheet rows">
-        <BenchRow
-          v-for="one in rows" :key="one.pen.id" :listed="one" :next="one.pen.id === first?.pen.id"
-          :number="boards.inWork.findIndex(each => each.pen.id === one.pen.id) + 1" :ended="ended.includes(one.pen.mark)"
-        />
-      </ul>
+      <ListRows :rows="rows" :id-of="one => one.pen.id" whole>
+        <template #default="{ row, place, measured }">
+          <BenchRow
+            :ref="measured" :listed="row" :next="row.pen.id === first?.pen.id" :number="1 + numbers.indexOf(row.pen.id)"
+            :ended="ended.includes(row.pen.mark)" v-bind="place"
+          />
+        </template>
+      </ListRows>
     </section>
     <section v-if="boards.broken.length" aria-labelledby="broken">
       <h2 id="broken">Cannot be worked out</h2>

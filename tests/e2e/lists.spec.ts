@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
+import type { WholeBench } from '../../contract'
 import { expect, test } from '../stand'
 import { workTo } from '../support/bench'
+
+// So many pens are in no other test’s way.
+test.use({ only: 'lists' })
 
 const rows = (page: Page) => page.locator('.rows li')
 /** The names of the pens that are drawn now, from above. */
@@ -82,6 +86,19 @@ test('a long list draws only what is near, reads on as it is scrolled, and follo
   await expect(page.getByRole('heading', { name: /on the bench/ })).toBeVisible()
   await page.goto('/pens?material=medlar&text=longlist')
   await expect(rows(page).first()).toContainText('Longlist 69')
+
+  // A club's bench is a long list too; one of a few pens is drawn whole.
+  const bench = page.getByRole('region', { name: 'In work' }).getByRole('listitem')
+  const inWork = async () => ((await (await request.get('/api/bench')).json()) as WholeBench).pens.length
+  await page.goto('/')
+  await expect(bench).toHaveCount(await inWork())
+  for (const one of made.slice(0, 40)) await workTo(request, one, step => step.kind === 'turn', 0)
+  await page.reload()
+  await expect(bench.first()).toBeVisible()
+  expect(await inWork()).toBeGreaterThan(40)
+  expect(await bench.count()).toBeLessThan(30)
+  await page.evaluate(() => window.scrollTo(0, 2500))
+  await expect(bench.first()).not.toHaveAttribute('aria-posinset', '1')
 })
 
 test('defects are read page by page, followed pen by pen, and narrowed in the address', async ({ page, pen, request }) => {

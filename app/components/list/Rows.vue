@@ -9,12 +9,17 @@ const props = withDefaults(defineProps<{
   idOf: (row: Row) => string
   /** About how high a row is, px. */
   high?: number
+  /** Whether these are all there are, not pages of them: a few are all drawn, in their place at once. */
+  whole?: boolean
 }>(), { high: 75 })
 const emit = defineEmits<{ end: [] }>()
 
 /** Rows drawn beyond the window, and how near the end the next page is asked for. */
 const BEYOND = 6
 const NEAR_END = 12
+/** No more than so many are a few. */
+const FEW = 30
+const isFew = computed(() => props.whole && props.rows.length <= FEW)
 
 const list = useTemplateRef('list')
 const top = ref(0)
@@ -32,7 +37,7 @@ const drawn = useWindowVirtualizer(computed(() => ({
   },
 })))
 const goBack = useGoingBack(
-  () => ({ rows: props.rows.length, first: drawn.value.range?.startIndex ?? 0 }),
+  () => ({ rows: props.whole ? 0 : props.rows.length, first: isFew.value ? 0 : drawn.value.range?.startIndex ?? 0 }),
   first => drawn.value.scrollToIndex(first, { align: 'start' }),
 )
 // It may be hidden at first, and has no place then.
@@ -57,8 +62,11 @@ const measured = (row: unknown) =>
 </script>
 
 <template>
-  <ul ref="list" class="sheet rows" :style="{ height: `${drawn.getTotalSize()}px` }">
-    <template v-for="one in shown" :key="one.id"><slot :row="one.row" :place="one.place" :measured="measured" /></template>
+  <ul ref="list" class="sheet rows" :style="isFew ? {} : { height: `${drawn.getTotalSize()}px` }">
+    <template v-if="isFew">
+      <template v-for="row in rows" :key="idOf(row)"><slot :row="row" :place="{}" :measured="undefined" /></template>
+    </template>
+    <template v-for="one in shown" v-else :key="one.id"><slot :row="one.row" :place="one.place" :measured="measured" /></template>
   </ul>
 </template>
 
