@@ -3,7 +3,7 @@ import { withPens } from '~/utils/order-list'
 
 /**
  * A list of orders, page by page. What is entered of a pen changes the order it stands for; the list is read anew only where an order
- * was changed, or the evenings were planned anew, which tell when its pens are ready.
+ * was changed.
  */
 export function useOrderList(asked: () => Pick<OrderQuery, 'state' | 'text'>) {
   const store = useOrders()

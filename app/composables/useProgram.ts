@@ -20,19 +20,30 @@ export function useProgram(): void {
   router.onError(arrived)
   /** Parts are missing together: the first that is missed answers for all. */
   let asks = false
+  const again = () => {
+    asks = false
+  }
   useEventListener(window, 'vite:preloadError', async () => {
     if (asks) return
     asks = true
     const path = toward
-    if (await isAnswered()) return reloadNuxtApp({ path })
-    asks = false
+    if (await isAnswered()) {
+      reloadNuxtApp({ path })
+      // A page that was loaded anew just now is not once more, and stands.
+      return setTimeout(again, REST)
+    }
+    again()
     toast.add({ id: 'part-missing', title: 'This part of Oxlip is not on this device yet', description: REMEDY, color: 'warning' })
   })
   useNuxtApp().hook('app:manifest:update', () => {
-    router.beforeResolve(({ fullPath }) => reloadNuxtApp({ path: fullPath }))
+    router.beforeResolve(async ({ fullPath }) => {
+      if (await isAnswered()) reloadNuxtApp({ path: fullPath })
+    })
   })
 }
 
+/** A page is not loaded anew twice in this time, ms. */
+const REST = 10_000
 const REMEDY = 'There is no connection to fetch it. When there is one again, load the page anew. What was entered is kept.'
 
 const isAnswered = (): Promise<boolean> => api('GET /api/health').then(() => true, () => false)

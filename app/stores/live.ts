@@ -202,8 +202,7 @@ export const useLive = defineStore('live', () => {
     bits: () => stock.loadBits(),
     methods: () => methods.load(),
     evenings: async () => {
-      const { useOrders } = await import('./orders')
-      await Promise.all([evenings.kept && evenings.load(), useOrders().refreshPlanned()])
+      if (evenings.kept) await evenings.load()
     },
     findings: async () => {
       const { useFindings } = await import('./findings')

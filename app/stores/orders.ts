@@ -35,8 +35,6 @@ export const useOrders = defineStore('orders', () => {
   const refresh = () => Promise.all([
     open.value && loadOpen(), places.value && loadPlaces(), customers.value && loadCustomers(), told.trigger(),
   ])
-  /** The evenings were planned anew: they tell when the pens of an order are ready. */
-  const refreshPlanned = () => Promise.all([open.value && loadOpen(), told.trigger()])
   usePenRows().onTold((now) => {
     if (open.value) open.value = withPens(open.value, now)
   })
@@ -72,7 +70,7 @@ export const useOrders = defineStore('orders', () => {
   }
   const place = (id: string | null) => places.value?.find(one => one.id === id)
   return {
-    open, places, customers, moreCustomers, loadOpen, loadPlaces, loadCustomers, refresh, refreshPlanned,
+    open, places, customers, moreCustomers, loadOpen, loadPlaces, loadCustomers, refresh,
     onTold: told.on, keep, stand, keepPlace, keepCustomer, forget, place,
   }
 })
