@@ -14,8 +14,8 @@ async function askedElsewhere(): Promise<string[]> {
   const lists = [
     '/api/pens', '/api/pens?stage=planned&sort=marks&limit=30', '/api/pens?stage=finished&limit=30',
     '/api/pens?stage=planned&sort=marks&limit=200', '/api/pens/due', '/api/pens/mark', '/api/defects', '/api/defects/history',
-    '/api/evenings', '/api/evenings/hours', '/api/orders?state=open', '/api/orders?limit=50', '/api/places', '/api/customers', '/api/classes',
-    '/api/pens?at=here&sort=marks&limit=200', '/api/pens?stage=in+work&sort=marks&limit=200',
+    '/api/evenings', '/api/evenings/hours', '/api/orders?state=open', '/api/orders?limit=50', '/api/places', '/api/customers',
+    '/api/classes', '/api/pens?at=here&sort=marks&limit=200', '/api/pens?stage=in+work&sort=marks&limit=200',
   ]
   return [...lists, ...pens.map(({ pen }) => `/api/pens/${pen.id}`), ...methods.map(({ id }) => `/api/methods/${id}`)].map(addressHere)
 }
