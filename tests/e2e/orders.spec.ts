@@ -39,6 +39,7 @@ test('of many customers one is found by a part of the name, and an order is for 
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByRole('heading', { name: new RegExp(`^Order \\d+, ${LAST}$`) })).toBeVisible()
   // Opened again they stand there by their name, though the list begins with others.
+  await expect(page).not.toHaveURL(/\/new$/)
   await page.reload()
   await expect(whom).toContainText(LAST)
 })
