@@ -21,6 +21,8 @@ test('a part that cannot be fetched: the page stays and says so, and goes on wit
 test('a part of the program that is gone, since a newer one came: the page that was gone to opens anew', async ({ page }) => {
   await page.goto('/pens')
   await expect(page.getByRole('searchbox')).toBeVisible()
+  // What is fetched once the page is at rest is there: that it were gone would be noticed before anybody goes anywhere.
+  await expect(page.getByRole('region', { name: /Notifications/ })).toBeAttached({ timeout: 15_000 })
   let loads = 0
   page.on('request', (request) => {
     if (request.isNavigationRequest()) loads += 1
