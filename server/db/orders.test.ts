@@ -156,7 +156,9 @@ it('customers are listed by name, page by page, or by a part of it; whoever is m
   // Whoever was the last on a page may be forgotten by the time the next is asked for, and two may have one name.
   await forgetCustomer(knex, first[9]!.id)
   const twin = await named('Neighbour 10')
-  expect((await behind(first[9]!)).slice(0, 3).map(one => one.id).sort()).toEqual([twin.id, first[10]!.id, first[11]!.id].sort())
+  const twins = [twin, first[10]!].sort((a, b) => (a.id < b.id ? -1 : 1))
+  expect((await behind(first[9]!)).slice(0, 3).map(one => one.id)).toEqual([...twins, first[11]!].map(one => one.id))
+  expect((await behind(twins[0]!)).slice(0, 2).map(one => one.id)).toEqual([twins[1]!.id, first[11]!.id])
   await forgetCustomer(knex, twin.id)
   await addCustomer(knex, { id: first[9]!.id, name: first[9]!.name, reach: '', remark: '' })
   expect([first.length, first[0]!.name, first.at(-1)!.name]).toEqual([customersShown, 'Neighbour 00', `Neighbour ${customersShown - 1}`])
