@@ -92,6 +92,7 @@ const HIGH = 49
 .customers { display: grid; gap: 1rem; }
 header { display: flex; flex-wrap: wrap; align-items: center; gap: 0.75rem 1.2rem; }
 header > a { margin-left: auto; }
+@media (max-width: 640px) { header > a { margin-left: 0; } }
 form { display: grid; gap: 0.6rem; padding: 1rem 1.1rem; max-width: 44rem; }
 .acts { display: flex; flex-wrap: wrap; gap: 0.6rem; }
 .customer + .customer { border-top: 1px solid var(--line); }

@@ -87,6 +87,7 @@ header .key:first-of-type { margin-left: auto; }
 .due { display: flex; align-items: center; gap: 0.5rem; }
 .due :deep(input) { min-height: 44px; }
 @media (max-width: 640px) {
+  header .key:first-of-type { margin-left: 0; }
   .filters { flex-wrap: nowrap; overflow-x: auto; margin-inline: -1rem; padding: 0.2rem 1rem; }
   .filters > * { flex: none; }
 }

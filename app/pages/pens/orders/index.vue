@@ -53,4 +53,5 @@ header .key:first-of-type { margin-left: auto; }
 .filters { display: flex; flex-wrap: wrap; gap: 0.5rem 0.75rem; }
 .filters > :deep(button[role="combobox"]) { min-width: 9.5rem; min-height: 44px; }
 .none { padding: 1.25rem; }
+@media (max-width: 640px) { header .key:first-of-type { margin-left: 0; } }
 </style>
