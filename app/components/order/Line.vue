@@ -20,8 +20,6 @@ const props = defineProps<{
 defineEmits<{ remove: [], found: [pens: readonly ListedPen[]] }>()
 const stock = useStock()
 const methods = useMethods()
-/** What stands for no choice in a select, which takes no empty value. */
-const ANY = 'any'
 const byName = (rows: readonly { id: string, name: string }[]) => [
   { label: 'Any', value: ANY },
   ...rows.map(({ id, name }) => ({ label: name, value: id })).sort((a, b) => a.label.localeCompare(b.label, 'en')),
