@@ -1,11 +1,12 @@
 import { defineConfig } from '@playwright/test'
-import { chromium } from './scripts/lib/chromium'
+import { chromiumLaunch } from './scripts/lib/chromium'
 
 /** Each worker runs against a whole Oxlip of its own: see tests/stand.ts. */
 export default defineConfig({
   testDir: 'tests',
   testMatch: '**/*.spec.ts',
-  workers: 2,
+  // Two cores are kept busy by three: one of them always waits for a server or for the page to come to rest.
+  workers: 3,
   // A second try tells a journey that is broken from one that a busy machine tripped; which ones needed it is said at the end.
   retries: 1,
   timeout: 120_000,
@@ -14,7 +15,7 @@ export default defineConfig({
   reporter: [['list'], ...(process.env.OXLIP_REPORT ? [['json', { outputFile: process.env.OXLIP_REPORT }] as const] : [])],
   use: {
     browserName: 'chromium',
-    launchOptions: chromium,
+    launchOptions: chromiumLaunch(),
     viewport: { width: 1280, height: 800 },
     timezoneId: 'Europe/London',
     locale: 'en-GB',

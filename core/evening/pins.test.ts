@@ -218,8 +218,9 @@ describe('chances', () => {
       expect(keptIn(with_(1, due + 20))).toBeGreaterThanOrEqual(keptIn(with_(1, due)))
     }), { numRuns: 40 })
   })
-  it('a pen more makes no other’s better, or seldom and by little, where hands come free just in time (Graham 1969) (property)', () => {
-    let sum = 0
+  // No theorem: of 74,000 pens of 30,000 such evenings 48 were better by a tenth or more, at most by 0.42, all together worse by 0.01.
+  it('a pen more makes no other’s better, or seldom, where hands come free just in time (Graham 1969) (property)', () => {
+    const better: number[] = []
     const piece = fc.tuple(fc.integer({ min: 60, max: 1800 }), fc.constantFrom(0, 0, 400, 2400, 18_000))
     const anyPen = fc.array(piece, { minLength: 1, maxLength: 4 })
     const anyDue = fc.integer({ min: 1000, max: 70_000 })
@@ -233,13 +234,10 @@ describe('chances', () => {
         return playEvenings(problem, order, { plays: 100 }).kept
       }
       const [before, after] = [finished(pens.slice(0, -1)), finished(pens)]
-      for (const one of pens.slice(0, -1)) {
-        const better = after.get(one.id)! - before.get(one.id)!
-        expect(better).toBeLessThan(0.1)
-        sum += better
-      }
+      for (const one of pens.slice(0, -1)) better.push(after.get(one.id)! - before.get(one.id)!)
     }), { numRuns: 100 })
-    expect(sum).toBeLessThan(0)
+    expect(better.reduce((sum, one) => sum + one, 0) / better.length).toBeLessThan(0.005)
+    expect(better.filter(one => one >= 0.1).length / better.length).toBeLessThan(0.03)
   })
   it('what endangers a promise most is what may be put off the least, and by when it must begin', () => {
     const pens = [pen('a', [work('1', 10), work('2', 10, { wait: 880 }), work('3', 10)], { due: 1070 }), pen('b', [work('1', 20)])]

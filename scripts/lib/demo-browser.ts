@@ -1,8 +1,8 @@
 import { must } from '../../core/sure'
-import { chromium as browserType, type Browser } from '@playwright/test'
+import { chromium, type Browser } from '@playwright/test'
 import type { PenPage } from '../../contract'
 import { buildIfNeeded } from './build'
-import { chromium, ensureChromium } from './chromium'
+import { chromiumLaunch, ensureChromium } from './chromium'
 import { startStand } from './stand'
 
 /** A browser beside an Oxlip of its own, with the path to a view of a demo pen, by its mark. */
@@ -18,7 +18,7 @@ export async function withDemoBrowser(run: (demo: DemoBrowser) => Promise<void>)
   ensureChromium()
   await buildIfNeeded()
   const stand = await startStand()
-  const browser = await browserType.launch(chromium)
+  const browser = await chromium.launch(chromiumLaunch())
   try {
     const pens = ((await (await fetch(`${stand.address}/api/pens`)).json()) as PenPage).pens
     await run({

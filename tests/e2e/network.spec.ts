@@ -1,7 +1,7 @@
-import { chromium as browserType, expect, test as base, type Page } from '@playwright/test'
+import { chromium, expect, test as base, type Page } from '@playwright/test'
 import { Secret, TOTP } from 'otpauth'
 import type { WorkshopList } from '../../contract'
-import { chromium } from '../../scripts/lib/chromium'
+import { chromiumLaunch } from '../../scripts/lib/chromium'
 import { startStand, type Stand } from '../../scripts/lib/stand'
 import { machineName } from '../../server/network/names'
 import { press } from '../support/bench'
@@ -241,7 +241,8 @@ test('at a plain address other than loopback Oxlip says what to do instead of ha
   process.env.OXLIP_HOSTS = 'bench.test'
   const stand = await startStand()
   delete process.env.OXLIP_HOSTS
-  const browser = await browserType.launch({ ...chromium, args: [...chromium.args, '--host-resolver-rules=MAP bench.test 127.0.0.1'] })
+  const launch = chromiumLaunch()
+  const browser = await chromium.launch({ ...launch, args: [...launch.args, '--host-resolver-rules=MAP bench.test 127.0.0.1'] })
   const page = await browser.newPage()
   await page.goto(stand.address.replace('127.0.0.1', 'bench.test'))
   await expect(page.getByRole('heading', { name: 'Not by this address' })).toBeVisible()

@@ -2,8 +2,8 @@ import { execFileSync } from 'node:child_process'
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium as browserType, type Browser, type BrowserContextOptions, type BrowserContext } from '@playwright/test'
-import { chromium } from '../../scripts/lib/chromium'
+import { chromium, type Browser, type BrowserContextOptions, type BrowserContext } from '@playwright/test'
+import { chromiumLaunch } from '../../scripts/lib/chromium'
 
 /** A Chromium with a home of its own, whose list of authorities has this one; `localhost` and `names` lead to loopback. */
 export interface Trusting {
@@ -21,8 +21,9 @@ export async function trusting(authority: string, names: readonly string[] = [])
   execFileSync('certutil', ['-d', `sql:${store}`, '-N', '--empty-password'])
   execFileSync('certutil', ['-d', `sql:${store}`, '-A', '-t', 'C,,', '-n', 'workshop', '-i', authority])
   const rules = names.map(name => `MAP ${name} 127.0.0.1`).join(',')
-  const browser = await browserType.launch({
-    ...chromium, args: [...chromium.args, ...(rules ? [`--host-resolver-rules=${rules}`] : [])],
+  const launch = chromiumLaunch()
+  const browser = await chromium.launch({
+    ...launch, args: [...launch.args, ...(rules ? [`--host-resolver-rules=${rules}`] : [])],
     env: { ...process.env as Record<string, string>, HOME: home },
   })
   return {
