@@ -1,6 +1,6 @@
-import { nth, num, real, whole } from '../sure'
+import { nth, real, whole } from '../sure'
 import { isOpen, type Course } from './course'
-import { doneBy, handsBetween, whenDone, whenFree } from './hours'
+import { doneBy, handsBetween, hoursAt, hoursFrom, whenDone, whenFree, type Clock } from './hours'
 import { SAME, type Costs } from './problem'
 import { counted, type Chain, type Task } from './task'
 
@@ -85,23 +85,29 @@ export function goneOn({ crews, changes }: Task, { hands, wait, from, setUp }: C
   let { ended } = stretch
   let free = stretch.now
   // With several pairs of hands each has its own set-up.
-  let stands = crews.length === 1 ? stretch.setUp : undefined
+  const [clock] = crews.length === 1 ? crews : []
+  let stands = clock ? stretch.setUp : undefined
+  let hour = clock ? hoursAt(clock, free) : 0
   for (let at = stretch.first; at < stretch.to; at++) {
     const work = real(hands, at)
     const needed = whole(setUp, at)
     const change = needed && stands !== undefined && needed !== stands ? real(changes, needed) : 0
-    const changed = change ? whenFree(nth(crews, 0), free, change) + change : free
+    const changed = change && clock ? whenFree(clock, free, change, hour) + change : free
     const ready = Math.max(changed, ended + real(wait, at), real(from, at))
-    let soonest = whenFree(nth(crews, 0), ready, work)
-    for (let crew = 1; crew < crews.length; crew++) soonest = Math.min(soonest, whenFree(nth(crews, crew), ready, work))
-    ended = soonest + work
+    const begins = clock ? whenFree(clock, ready, work, hour) : soonestOf(crews, ready, work)
+    if (clock) hour = hoursFrom(clock, begins, hour)
+    ended = begins + work
     free = ended
     ends?.push(ended)
     // After a piece that needs nothing something else may have been set up for others.
-    stands = crews.length === 1 && needed ? needed : undefined
+    stands = clock && needed ? needed : undefined
   }
   return ended
 }
+
+/** From when on any of several pairs of hands is there for so long at a stretch, s. */
+const soonestOf = (crews: readonly Clock[], from: number, length: number): number =>
+  crews.reduce((soonest, crew) => Math.min(soonest, whenFree(crew, from, length)), Infinity)
 
 /** A pen’s part of the changes to what it needs from a piece on. */
 function partOf({ needs }: Chain, first: number, part: Float64Array): number {
@@ -117,42 +123,57 @@ function changesLeft({ pens, changes, crews }: Task, course: Course): { sum: num
     const first = whole(course.at, pen)
     for (const { setUp, last } of nth(pens, pen).needs) if (last >= first) wanted[setUp] = whole(wanted, setUp) + 1
   }
+  // With several pairs of hands a set-up may be there already on the other.
+  for (let crew = 0; crew < crews.length; crew++) wanted[whole(course.setUp, crew)] = 0
+  const part = new Float64Array(changes.length)
   let sum = 0
-  const part = changes.map((change, one) => {
-    // With several pairs of hands a set-up may be there already on the other.
-    const isThere = crews.length === 1 ? course.setUp[0] === one : course.setUp.includes(one)
+  for (let one = 0; one < part.length; one++) {
     const count = whole(wanted, one)
-    if (!count || isThere) return 0
+    if (!count) continue
+    const change = real(changes, one)
     sum += change
-    return change / count
-  })
+    part[one] = change / count
+  }
   return { sum, part }
 }
 
 function leastFinished(task: Task, done: number, left: readonly Left[]): number {
-  const alone = left.map(one => one.alone).sort(up)
-  const hands = left.map(one => one.hands).sort(up)
-  const own = left.map(one => one.own).sort(up)
-  const changes = left.map(one => one.changes).sort(up)
-  const first = Math.min(...left.map(one => one.own + one.changes))
+  const alone = sorted(left, one => one.alone)
+  const hands = sorted(left, one => one.hands)
+  const own = sorted(left, one => one.own)
+  const changes = sorted(left, one => one.changes)
+  const first = left.reduce((least, one) => Math.min(least, one.own + one.changes), Infinity)
   let [sum, shared, work] = [0, 0, 0]
   for (let place = 0; place < left.length; place++) {
-    shared += num(hands, place)
-    work += num(own, place)
+    shared += real(hands, place)
+    work += real(own, place)
     // Among any k pens is one that has at least the k-th least of changes.
-    const all = Math.max(shared, work + num(changes, place), first)
-    sum += counted(task, Math.max(num(alone, place), whenDone(task.capacity, done + all)))
+    const all = Math.max(shared, work + real(changes, place), first)
+    sum += counted(task, Math.max(real(alone, place), whenDone(task.capacity, done + all)))
   }
   // What is late already if nothing else is done.
   for (const one of left) if (one.alone > one.due + SAME) sum += one.weight * (counted(task, one.alone) - one.due)
   return sum
 }
 
+/** Values from the least up, each put in its place: quicker than a sort where they are few, and it is asked for each course. */
+function sorted(left: readonly Left[], valueOf: (one: Left) => number): Float64Array {
+  const values = new Float64Array(left.length)
+  for (let count = 0; count < left.length; count++) {
+    const value = valueOf(nth(left, count))
+    let at = count
+    for (; at > 0 && real(values, at - 1) > value; at--) values[at] = real(values, at - 1)
+    values[at] = value
+  }
+  return values
+}
+
 function leastLateness({ capacity }: Task, done: number, left: readonly Left[]): number {
   let [most, work] = [0, done]
-  for (const one of [...left].sort((a, b) => a.due - a.after - (b.due - b.after))) {
+  const promised = left.filter(one => one.due < Infinity)
+  for (const one of promised.sort((a, b) => a.due - a.after - (b.due - b.after))) {
     work += one.hands
-    if (one.due < Infinity) most = Math.max(most, one.alone - one.due, whenDone(capacity, work) + one.after - one.due)
+    most = Math.max(most, one.alone - one.due, whenDone(capacity, work) + one.after - one.due)
   }
   // Alike due days stand in any order: only what is over with the last of them counts for all, which the largest of them is.
   return most

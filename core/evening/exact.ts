@@ -41,9 +41,10 @@ export function* searching(
 ): Generator<Search, undefined, Way | undefined> {
   let best = known
   let count = 0
-  const met = new Map<string, Course[]>()
+  const met: Met = new Map()
   const path: number[] = []
-  const stack: { further: Further[], at: number }[] = [{ further: furtherOf(task, beginning(task), wanted, best.costs), at: 0 }]
+  const goesOn = (course: Course) => furtherOf(task, course, wanted, best.costs, met)
+  const stack: { further: Further[], at: number }[] = [{ further: goesOn(beginning(task)), at: 0 }]
   for (let top = stack.at(-1); top; top = stack.at(-1)) {
     const one = top.further[top.at++]
     if (!one || compareCosts({ ...one.least, hands: one.least.hands + within }, best.costs, wanted) >= 0) {
@@ -56,10 +57,9 @@ export function* searching(
       const other = yield { best, whole: false }
       if (other && compareCosts(other.costs, best.costs, wanted) < 0) best = other
     }
-    const further = furtherOf(task, one.next, wanted, best.costs)
-    if (further.length) {
+    if (openPens(task, one.next).length) {
       path.push(one.pen)
-      stack.push({ further, at: 0 })
+      stack.push({ further: goesOn(one.next), at: 0 })
     } else {
       const costs = costsOf(one.next)
       if (compareCosts(costs, best.costs, wanted) < 0) best = { order: [...path, one.pen], costs }
@@ -68,13 +68,16 @@ export function* searching(
   yield { best, whole: true }
 }
 
-/** Each pen taken up next, the most promising first. */
-function furtherOf(task: Task, course: Course, wanted: readonly Goal[], known: Costs): Further[] {
-  const further = openPens(task, course).map((pen): Further => {
+/** Each pen taken up next, the most promising first; without those that came to what was met, whose least is not worth asking for. */
+function furtherOf(task: Task, course: Course, wanted: readonly Goal[], known: Costs, met: Met): Further[] {
+  const countsHands = wanted.includes('hands')
+  const further: Further[] = []
+  for (const pen of openPens(task, course)) {
     const next = copyOf(course)
     take(task, next, pen)
-    return { pen, next, least: leastOnTime(task, next, known, wanted) }
-  })
+    if (!isWorse(task, met.get(keyOf(next)), next, countsHands))
+      further.push({ pen, next, least: leastOnTime(task, next, known, wanted) })
+  }
   return further.sort((a, b) =>
     compareCosts(a.least, b.least, wanted) || a.next.finished - b.next.finished || nowOf(a.next) - nowOf(b.next))
 }
@@ -87,16 +90,23 @@ function leastOnTime(task: Task, course: Course, known: Costs, wanted: readonly 
   return { ...least, hands: Math.max(least.hands, course.hands + leastStanding(task, course, known.finished)) }
 }
 
+/** The courses that were met, by the pieces behind them and what is set up. */
+type Met = Map<string, Course[]>
+const keyOf = ({ at, setUp }: Course): string => String.fromCharCode(...at, ...setUp)
+
+/** Whether one of these courses, which have the same pieces behind them, is in nothing worse. */
+function isWorse(task: Task, all: readonly Course[] | undefined, course: Course, countsHands: boolean): boolean {
+  if (all) for (const one of all) if (isNoWorse(task, one, course, countsHands)) return true
+  return false
+}
+
 /** Whether a course with the same pieces behind it was met that is in nothing worse; else this one is put down. */
-function isMet(task: Task, met: Map<string, Course[]>, course: Course, countsHands: boolean): boolean {
-  const key = String.fromCharCode(...course.at, ...course.setUp)
+function isMet(task: Task, met: Met, course: Course, countsHands: boolean): boolean {
+  const key = keyOf(course)
   const all = met.get(key)
-  if (!all) {
-    met.set(key, [course])
-    return false
-  }
-  for (const one of all) if (isNoWorse(task, one, course, countsHands)) return true
-  if (all.length < MOST_MET) all.push(course)
+  if (isWorse(task, all, course, countsHands)) return true
+  if (!all) met.set(key, [course])
+  else if (all.length < MOST_MET) all.push(course)
   return false
 }
 /** So many courses with the same pieces behind them are kept to compare with: more would take longer than they save. */
@@ -109,19 +119,20 @@ const nowOf = ({ now }: Course): number => nth(now, 0)
  * too. Where hands count, those that are free sooner in the same evening may have to stand about until then.
  */
 function isNoWorse(task: Task, one: Course, other: Course, countsHands: boolean): boolean {
+  if (real(one.now, 0) > real(other.now, 0)) return false
   if (one.missed > other.missed || one.pinned > other.pinned || one.late > other.late) return false
   if (one.lateness > other.lateness || one.finished > other.finished) return false
-  for (let crew = 0; crew < one.now.length; crew++) if (real(one.now, crew) > real(other.now, crew)) return false
+  for (let crew = 1; crew < one.now.length; crew++) if (real(one.now, crew) > real(other.now, crew)) return false
   if (countsHands && one.hands + standsUntil(task, one, other) > other.hands + SAME) return false
-  const free = Math.min(...one.now)
-  for (let pen = 0; pen < task.pens.length; pen++) {
-    const at = whole(one.at, pen)
-    const { count, latest, wait } = nth(task.pens, pen)
-    if (at >= count) continue
+  const free = one.now.length === 1 ? real(one.now, 0) : Math.min(...one.now)
+  const { first, latest, wait } = task.columns
+  for (let pen = 0; pen < one.at.length; pen++) {
+    const piece = whole(first, pen) + whole(one.at, pen)
+    if (piece === whole(first, pen + 1)) continue
     const [a, b] = [real(one.ended, pen), real(other.ended, pen)]
     if (a === b) continue
     // A latest time counts from where the piece before it ended: sooner is not better then.
-    if (real(latest, at) < Infinity || (a > b && a + real(wait, at) > free)) return false
+    if (real(latest, piece) < Infinity || (a > b && a + real(wait, piece) > free)) return false
   }
   return true
 }

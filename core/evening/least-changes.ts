@@ -1,4 +1,4 @@
-import { nth } from '../sure'
+import { nth, whole } from '../sure'
 
 /** So many stands of the pens are looked at before the bound says less instead of taking longer. */
 const MOST = 20_000
@@ -30,10 +30,18 @@ export class LeastChanges {
    * The least from where each pen is at (its next piece) with a set-up that stands, s; undefined where too many stands would have to be
    * looked at.
    */
-  from(at: ArrayLike<number>, setUp: number): number | undefined {
+  from(at: Int32Array, setUp: number): number | undefined {
     if (!this.isSmall) return undefined
-    const runs = Array.from(at, (piece, pen) => nth(nth(this.runAt, pen), piece))
-    return this.least(this.absorbed(runs, setUp))
+    // Asked for each course that is looked at, and mostly known.
+    let key = 0
+    for (let pen = 0; pen < at.length; pen++) key += this.runOf(pen, whole(at, pen), setUp) * nth(this.radix, pen)
+    return this.known.get(key) ?? this.least(Array.from(at, (piece, pen) => this.runOf(pen, piece, setUp)))
+  }
+
+  /** The run of a pen that is next after what needs no change. */
+  private runOf(pen: number, piece: number, setUp: number): number {
+    const run = nth(nth(this.runAt, pen), piece)
+    return nth(this.runs, pen)[run] === setUp ? run + 1 : run
   }
 
   /** The stand after everything that needs no change was done. */

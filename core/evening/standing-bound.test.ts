@@ -65,12 +65,12 @@ describe('the least that hands stand about', () => {
 describe('the least changes', () => {
   const of = (...setUps: number[][]) => new LeastChanges(setUps, [0, 10, 100, 1000])
   it('are the cheapest order of set-ups in which those of every pen are found (by hand)', () => {
-    expect(of([1, 2], [1, 2]).from([0, 0], 0)).toBe(110)
-    expect(of([1, 2], [2, 1]).from([0, 0], 0)).toBe(120)
-    expect(of([1, 0, 1, 2], [3]).from([0, 0], 1)).toBe(1100)
+    expect(of([1, 2], [1, 2]).from(Int32Array.of(0, 0), 0)).toBe(110)
+    expect(of([1, 2], [2, 1]).from(Int32Array.of(0, 0), 0)).toBe(120)
+    expect(of([1, 0, 1, 2], [3]).from(Int32Array.of(0, 0), 1)).toBe(1100)
     // What is done already needs nothing, and what stands is there.
-    expect(of([1, 2, 3], [3]).from([2, 1], 0)).toBe(1000)
-    expect(of([1, 2, 3], [3]).from([2, 0], 3)).toBe(0)
+    expect(of([1, 2, 3], [3]).from(Int32Array.of(2, 1), 0)).toBe(1000)
+    expect(of([1, 2, 3], [3]).from(Int32Array.of(2, 0), 3)).toBe(0)
   })
 })
 
