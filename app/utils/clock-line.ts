@@ -42,6 +42,36 @@ export function freeLanes(free: readonly { mark: string, words: string }[]): Fre
 }
 const MARKS = 8
 
+/** A lane of the clock line: one wait, or several in the same words that are over in the same minute. */
+export interface WaitLane extends Omit<Band, 'pen'> {
+  /** What tells it from the others. */
+  id: string
+  /** Of several the first marks; empty for one, whose mark stands before it. */
+  marks: string
+}
+
+/** So many marks stand beside when their wait is over. */
+const BESIDE = 4
+
+/**
+ * Waits in lanes, the one that is over first before all others. Each has its own, so that seconds can be told; those that are alike share
+ * one where there are more than `most`.
+ */
+export function waitLanes(bands: readonly Band[], most: number): WaitLane[] {
+  const alike = new Map<string, Band[]>()
+  for (const band of [...bands].sort((a, b) => a.until.getTime() - b.until.getTime())) {
+    const id = bands.length > most ? `${band.words} ${startOfMinute(band.until).getTime()}` : band.pen
+    alike.set(id, [...(alike.get(id) ?? []), band])
+  }
+  return [...alike].flatMap(([id, all]): WaitLane[] => {
+    if (all.length <= ALONE) return all.map(({ pen, ...band }) => ({ ...band, id: pen, marks: '' }))
+    const { words, until } = nth(all, 0)
+    const from = new Date(Math.min(...all.map(band => band.from.getTime())))
+    const named = all.slice(0, BESIDE).map(band => band.mark).join(', ')
+    return [{ id, mark: `${all.length} pens`, words, from, until, marks: all.length > BESIDE ? `${named} ...` : named }]
+  }).sort((a, b) => a.until.getTime() - b.until.getTime())
+}
+
 export interface ClockScale {
   /** The left end of the line. */
   start: Date
@@ -56,7 +86,7 @@ const STEPS = [5, 10, 15, 30, 60, 120, 240, 480, 720]
 const TICKS = 6
 
 /** The clock line from a little before now to past the last wait, six ticks long; waits beyond two days run off its end. */
-export function clockScale(bands: readonly Band[], now: Date): ClockScale {
+export function clockScale(bands: readonly Pick<Band, 'until'>[], now: Date): ClockScale {
   const furthest = Math.max(0, ...bands.map(band => band.until.getTime() - now.getTime()))
   const minutes = (Math.min(furthest, 2 * 86_400_000) / 60_000) * 1.08
   const step = STEPS.find(one => one * TICKS >= minutes) ?? nth(STEPS, STEPS.length - 1)

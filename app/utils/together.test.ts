@@ -1,5 +1,5 @@
 import type { ListedPen } from '#contract'
-import { freeLanes } from './clock-line'
+import { freeLanes, waitLanes } from './clock-line'
 import { savedWords, togetherKey, togetherOffers } from './together'
 
 const now = new Date('2026-11-23T20:00:00.000Z')
@@ -33,4 +33,20 @@ it('many pens with the same next share a lane; a pair does not', () => {
   expect(freeLanes([{ mark: 'x', words: 'P320' }, ...free, { mark: 'y', words: 'P320' }])).toEqual([
     { mark: 'x', words: 'P320' }, { mark: '10 pens', words: 'Glue, on a, b, c, d, e, f, g, h ...' }, { mark: 'y', words: 'P320' },
   ])
+})
+it('many waits: those alike that are over in the same minute share a lane, a pair does not; few have one each', () => {
+  const band = (mark: string, from: string, until: string, words = 'glue sets') =>
+    ({ pen: `pen ${mark}`, mark, words, from: new Date(`2026-11-23T${from}Z`), until: new Date(`2026-11-23T${until}Z`) })
+  const bands = [
+    band('C1', '20:03:00', '21:00:59'), band('C2', '20:01:00', '21:00:01'), band('C3', '20:02:00', '21:00:30'),
+    band('A1', '20:00:00', '22:30:00'), band('A2', '20:00:00', '22:30:00'),
+    band('B1', '20:00:00', '20:10:00', 'next coat'), band('B2', '20:00:00', '21:00:20', 'next coat'),
+  ]
+  const lanes = waitLanes(bands, 6)
+  expect(lanes.map(one => [one.mark, one.marks, one.from.getUTCMinutes(), one.until.getUTCHours()])).toEqual([
+    ['B1', '', 0, 20], ['3 pens', 'C2, C3, C1', 1, 21], ['B2', '', 0, 21], ['A1', '', 0, 22], ['A2', '', 0, 22],
+  ])
+  expect(waitLanes([...'abcdef'].map(mark => band(mark, '20:00:00', '21:00:00')), 5)[0]!.marks).toBe('a, b, c, d ...')
+  expect(new Set(lanes.map(one => one.id)).size).toBe(lanes.length)
+  expect(waitLanes(bands, 7).map(one => one.mark)).toEqual(['B1', 'C2', 'B2', 'C3', 'C1', 'A1', 'A2'])
 })

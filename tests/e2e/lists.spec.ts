@@ -97,6 +97,10 @@ test('a long list draws only what is near, reads on as it is scrolled, and follo
   await expect(bench.first()).toBeVisible()
   expect(await inWork()).toBeGreaterThan(40)
   expect(await bench.count()).toBeLessThan(30)
+  // Forty pens whose glue sets do not push them out of sight: waits alike share a line.
+  const waits = page.getByRole('group', { name: 'Waits on the clock' }).getByRole('listitem')
+  await expect(waits.filter({ hasText: /^\d+ pens/ }).first()).toBeVisible()
+  expect(await waits.count()).toBeLessThan(20)
   await page.evaluate(() => window.scrollTo(0, 2500))
   await expect(bench.first()).not.toHaveAttribute('aria-posinset', '1')
 })

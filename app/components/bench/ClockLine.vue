@@ -1,62 +1,97 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { along, clockScale, freeLanes, type Band } from '~/utils/clock-line'
+import { useMediaQuery } from '@vueuse/core'
+import { along, clockScale, freeLanes, waitLanes, type Band } from '~/utils/clock-line'
 
-/** Everybody's waits as bands on one clock line. Pens that are free stand below with a ring at now. */
+/**
+ * Everybody's waits as bands on one clock line. Pens that are free stand below with a ring at now. Of many the first ones are drawn, so
+ * that what comes below the line stays near; the others are a tap away.
+ */
 const props = defineProps<{ bands: readonly Band[], free?: readonly { mark: string, words: string }[], tight?: boolean }>()
 const { now } = useClock()
 
-const lanes = computed(() => freeLanes(props.free ?? []))
-const scale = computed(() => clockScale(props.bands, now.value))
+/** So many lanes of waits are drawn, and so many of what is free; what is hardly more is drawn too. */
+const most = computed(() => (props.tight ? { waits: 6, free: 0 } : { waits: 10, free: 6 }))
+const HARDLY = 2
+const whole = ref(false)
+function shown<T>(all: readonly T[], count: number): readonly T[] {
+  return whole.value || all.length <= count + HARDLY ? all : all.slice(0, count)
+}
+
+const allFree = computed(() => freeLanes(props.free ?? []))
+const lanes = computed(() => shown(allFree.value, most.value.free))
+const allWaits = computed(() => waitLanes(props.bands, most.value.waits))
+const waits = computed(() => shown(allWaits.value, most.value.waits))
+const left = computed(() => (allWaits.value.length - waits.value.length) + (allFree.value.length - lanes.value.length))
+const scale = computed(() => clockScale(waits.value, now.value))
 const percent = (moment: Date) => `${100 * along(scale.value, moment)}%`
+/** Beyond this part of the line what stands behind a band stands in it: a time, and marks beside it; on a phone there are no marks. */
+const isNarrow = useMediaQuery('(max-width: 640px)')
+const flips = computed(() => (isNarrow.value ? { time: 0.64, marks: 0.64 } : { time: 0.86, marks: 0.6 }))
 const rows = computed(() =>
-  [...props.bands]
-    .sort((a, b) => a.until.getTime() - b.until.getTime())
-    .map((band) => {
-      const until = along(scale.value, band.until)
-      return { band, from: along(scale.value, band.from), now: along(scale.value, now.value), until, flip: until > 0.86 }
-    }),
+  waits.value.map((lane) => {
+    const until = along(scale.value, lane.until)
+    const flip = until > (lane.marks ? flips.value.marks : flips.value.time)
+    return { lane, from: along(scale.value, lane.from), now: along(scale.value, now.value), until, flip }
+  }),
 )
+/** As wide as the longest mark asks for, with what stands free beside it, rem. */
+const longest = computed(() => rows.value.reduce((letters, { lane }) => Math.max(letters, lane.mark.length), 0))
+const WIDE = { letter: 0.7, beside: 0.9, least: 2.35 }
+const markWidth = computed(() => `${Math.max(WIDE.least, WIDE.letter * longest.value + WIDE.beside)}rem`)
 </script>
 
 <template>
-  <div class="clock-line figures" :class="{ tight }" role="group" aria-label="Waits on the clock">
-    <div class="ticks" aria-hidden="true">
-      <div class="track">
-        <span
-          v-for="(tick, index) in scale.ticks" :key="index" :class="{ last: index === scale.ticks.length - 1 }"
-          :style="{ left: percent(tick) }"
-        >{{ format(tick, 'HH:mm') }}</span>
-        <i
-          v-for="(tick, index) in scale.ticks" :key="`i${index}`" :class="{ now: index === 0 }"
-          :style="{ left: percent(index === 0 ? now : tick) }"
-        />
+  <div class="clock-line figures" :class="{ tight }" role="group" aria-label="Waits on the clock" :style="{ '--mark': markWidth }">
+    <div class="lanes">
+      <div class="ticks" aria-hidden="true">
+        <div class="track">
+          <span
+            v-for="(tick, index) in scale.ticks" :key="index" :class="{ last: index === scale.ticks.length - 1 }"
+            :style="{ left: percent(tick) }"
+          >{{ format(tick, 'HH:mm') }}</span>
+          <i
+            v-for="(tick, index) in scale.ticks" :key="`i${index}`" :class="{ now: index === 0 }"
+            :style="{ left: percent(index === 0 ? now : tick) }"
+          />
+        </div>
       </div>
+      <ul>
+        <li v-for="{ lane, from, now: at, until, flip } in rows" :key="lane.id">
+          <b class="mark">{{ lane.mark }}</b><span class="words">{{ lane.words }}</span>
+          <div class="track">
+            <i class="past" :style="{ left: `${100 * from}%`, width: `${100 * (at - from)}%` }" />
+            <i class="left" :style="{ left: `${100 * at}%`, width: `${100 * (until - at)}%` }" />
+            <b class="until" :class="{ flip }" :style="{ left: `${100 * until}%` }">
+              {{ clockTime(lane.until, now) }}<span v-if="lane.marks" class="marks">{{ lane.marks }}</span>
+            </b>
+          </div>
+        </li>
+        <li v-for="one in lanes" :key="one.mark + one.words" class="lane">
+          <b class="mark">{{ one.mark }}</b><span class="words" />
+          <div class="track">
+            <i class="ring" :style="{ left: percent(now) }" />
+            <b class="free" :style="{ left: percent(now) }">free now: {{ one.words }}</b>
+          </div>
+        </li>
+      </ul>
     </div>
-    <ul>
-      <li v-for="{ band, from, now: at, until, flip } in rows" :key="band.pen">
-        <b class="mark">{{ band.mark }}</b><span class="words">{{ band.words }}</span>
-        <div class="track">
-          <i class="past" :style="{ left: `${100 * from}%`, width: `${100 * (at - from)}%` }" />
-          <i class="left" :style="{ left: `${100 * at}%`, width: `${100 * (until - at)}%` }" />
-          <b class="until" :class="{ flip }" :style="{ left: `${100 * until}%` }">{{ clockTime(band.until, now) }}</b>
-        </div>
-      </li>
-      <li v-for="one in lanes" :key="one.mark + one.words" class="lane">
-        <b class="mark">{{ one.mark }}</b><span class="words" />
-        <div class="track">
-          <i class="ring" :style="{ left: percent(now) }" />
-          <b class="free" :style="{ left: percent(now) }">free now: {{ one.words }}</b>
-        </div>
-      </li>
-    </ul>
+    <p v-if="left" class="rest">
+      <span v-if="tight" class="quiet">{{ left }} more on the bench</span>
+      <button v-else type="button" class="key" @click="whole = true">Show {{ left }} more</button>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.clock-line { position: relative; font-size: 1rem; }
-ul { position: relative; }
-li, .ticks { display: grid; grid-template-columns: 3.2rem 11rem minmax(0, 1fr); align-items: center; min-height: 2.35rem; }
+.clock-line { font-size: 1rem; }
+.lanes, ul { position: relative; }
+li, .ticks {
+  display: grid;
+  grid-template-columns: calc(var(--mark) + 0.85rem) 11rem minmax(0, 1fr);
+  align-items: center;
+  min-height: 2.35rem;
+}
 .tight li { min-height: 1.75rem; }
 .ticks { position: absolute; inset: 0; align-items: start; }
 .ticks .track { grid-column: 3; height: 100%; }
@@ -72,6 +107,10 @@ li .track i { position: absolute; top: calc(50% - 0.65rem); height: 1.3rem; bord
 .past { background: var(--wait-past); }
 .left { background: var(--wait); }
 .until, .free { position: absolute; top: 50%; transform: translate(0.6rem, -50%); white-space: nowrap; }
+.until { display: flex; gap: 0.7rem; }
+.marks { font-weight: normal; }
+.flip .marks { order: -1; }
+.rest { padding: 0.5rem 0 0 0.85rem; }
 .until.flip { transform: translate(calc(-100% - 0.6rem), -50%); color: var(--surface); }
 .free { color: var(--leaf); transform: translate(1.1rem, -50%); background: var(--ground); padding: 0 0.3rem; }
 li .track i.ring {
@@ -84,7 +123,8 @@ li .track i.ring {
   background: var(--ground);
 }
 @media (max-width: 640px) {
-  li, .ticks { grid-template-columns: 3.6rem minmax(0, 1fr); }
+  li, .ticks { grid-template-columns: calc(var(--mark) + 1.25rem) minmax(0, 1fr); }
+  .marks { display: none; }
   .ticks .track { grid-column: 2; }
   .words { display: none; }
   /* What is free stands in two lines, the pens over what they wait for. */
