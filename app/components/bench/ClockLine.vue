@@ -123,7 +123,7 @@ li .track i.ring {
   background: var(--ground);
 }
 @media (max-width: 640px) {
-  li, .ticks { grid-template-columns: calc(var(--mark) + 1.25rem) minmax(0, 1fr); }
+  li, .ticks { grid-template-columns: calc(var(--mark) + 0.4rem) minmax(0, 1fr); }
   .marks { display: none; }
   .ticks .track { grid-column: 2; }
   .words { display: none; }

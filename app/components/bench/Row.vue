@@ -74,4 +74,11 @@ kbd { font: 400 0.95rem var(--font-sans); color: var(--ink-2); }
   .pen-row { grid-template-columns: 84px minmax(0, 1fr) auto; gap: 0.4rem 1rem; }
   .scale { grid-column: 1 / -1; grid-row: 2; width: calc(min(100%, 25rem) * var(--mm) / 143); }
 }
+/* On a phone the name has the whole line, and when it is free stands beside the strip. */
+@media (max-width: 640px) {
+  .pen-row { grid-template-columns: minmax(76px, auto) minmax(0, 1fr) auto; }
+  .what { grid-column: 2 / -1; }
+  .scale { grid-column: 1 / 3; }
+  .when { grid-row: 2; }
+}
 </style>

@@ -29,6 +29,8 @@ const { minute: now } = useClock()
 const columns = computed(() => columnsOf(props.evenings, props.evenings.length))
 const all = computed(() => rowsOf(props.boards, props.blocks, props.promised, columns.value, now.value))
 const rows = computed(() => all.value.filter(hasMuch))
+/** A mark of three figures needs more room than there is beside the evenings on a phone. */
+const isLong = computed(() => rows.value.some(one => one.board.pen.mark.length > 3))
 const others = computed(() => all.value.filter(one => !hasMuch(one)).map(one => one.board.pen.mark))
 const shown = computed(() => props.blocks.filter(one => one.inHours && isShown(columns.value, one)))
 const hands = computed(() => groupsOf(shown.value.filter(one => one.crew === 0)))
@@ -53,7 +55,10 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
 </script>
 
 <template>
-  <section class="chart figures" aria-label="The coming evenings" @keydown.left="emit('move', -1)" @keydown.right="emit('move', 1)">
+  <section
+    class="chart figures" :class="{ long: isLong }" aria-label="The coming evenings"
+    @keydown.left="emit('move', -1)" @keydown.right="emit('move', 1)"
+  >
     <div class="ground" aria-hidden="true">
       <i v-for="(one, index) in columns" :key="index" :class="one.kind" :style="placed(one)" />
       <i v-if="isNowShown" class="now" :style="{ left: drawnAt(columns, { from: now, to: now }).left }" />
@@ -118,6 +123,7 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
 .later { position: relative; padding: 0.5rem; background: var(--ground); }
 @media (max-width: 640px) {
   .chart { --name: 4.6rem; }
+  .chart.long { --name: 5.6rem; }
   .turn { gap: 0; }
   .turn button { width: 36px; }
 }

@@ -98,7 +98,7 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
 <template>
   <div class="row">
     <NuxtLink class="name" :to="`/pens/${row.board.pen.id}`">
-      <PenTag :mark="row.board.pen.mark" /><span>{{ row.board.pen.name }}</span>
+      <PenTag :mark="row.board.pen.mark" /><span class="called" :title="row.board.pen.name">{{ row.board.pen.name }}</span>
     </NuxtLink>
     <div ref="field" class="lane">
       <i v-for="(wait, index) in row.waits" :key="`w${index}`" class="wait" :style="drawnAt(columns, wait)" />
@@ -152,6 +152,8 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
   font-size: 0.95rem;
   line-height: 1.15;
 }
+/* A long name does not make its row taller than the others. */
+.called { display: -webkit-box; overflow: hidden; -webkit-box-orient: vertical; -webkit-line-clamp: 2; line-clamp: 2; }
 .lane { position: relative; height: 100%; min-height: 2.75rem; }
 .wait { position: absolute; bottom: 0.5rem; height: 9px; background: var(--wait); }
 .word {
@@ -219,5 +221,5 @@ const isHeld = ({ blocks }: Drawn) => held.value?.moved && blocks.includes(held.
   color: var(--leaf);
 }
 .flag.late { color: var(--brick); }
-@media (max-width: 640px) { .name span:last-child { display: none; } }
+@media (max-width: 640px) { .called { display: none; } }
 </style>
