@@ -143,7 +143,7 @@ test('the same pen on two screens: both press at once and one coat is on; apart 
   await page.keyboard.press('Escape')
   await expect(other.getByText(/◆ White dots/)).toHaveCount(0)
   await tablet.setOffline(false)
-  await expect(other.getByText(/not connected|not sent yet/)).toHaveCount(0, { timeout: 15_000 })
+  await expect(other.getByText(/not connected|not sent yet/)).toHaveCount(0)
   await expect(other.getByText(/◆ White dots/)).toBeVisible()
   await expect(title(page)).toHaveText((await title(other).textContent()) ?? '')
   await tablet.close()
@@ -189,7 +189,7 @@ test('the server is killed between two coats and started again: nothing is lost,
   await space(page, 'Thin CA, coat 3')
   await expect(page.getByText('1 not sent yet')).toBeVisible()
   await stand.startServer()
-  await expect(page.getByText(/not sent yet|not connected/)).toHaveCount(0, { timeout: 15_000 })
+  await expect(page.getByText(/not sent yet|not connected/)).toHaveCount(0)
   await expect
     .poll(async () => doneSteps((await kept(request, made)).events).filter(step => step.startsWith('coat.')))
     .toEqual(['coat.1', 'coat.2'])
@@ -261,7 +261,7 @@ test('instruments: a calliper’s reading lands where it is waited for, typed or
   await devices.getByText('An hour in a minute').click()
   await devices.getByRole('button', { name: 'Switch on' }).click()
   await expect.poll(async () => (await (await request.get('/api/air')).json()).length).toBeGreaterThan(1)
-  await expect.poll(air, { timeout: 20_000 }).not.toBe(before)
+  await expect.poll(air).not.toBe(before)
   // The air is put back for whatever is tested next in this workshop.
   await devices.close()
   await request.post('/api/air', { data: { celsius: 18.5, humidity: 62 } })

@@ -103,7 +103,7 @@ test('coats at the bench: a recoat too early is noticed, diameters show what min
   await page.getByRole('button', { name: /tip end/ }).click()
   await page.getByLabel('The calliper says').fill('10.05')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.getByText(/Your Thin CA builds (8\.[1-9]|9|1\d)[\d.]* µm a coat/)).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText(/Your Thin CA builds (8\.[1-9]|9|1\d)[\d.]* µm a coat/)).toBeVisible()
   await expect(page.getByText(/from 1 measurement; the default is 8/)).toBeVisible()
   await page.keyboard.press('m')
   await press(page, /Coat 3 is on/, 'Thin CA, coat 4')

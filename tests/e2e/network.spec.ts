@@ -88,7 +88,7 @@ test('the owner adds themselves and lets a tablet in by a picture; the tablet wo
   await tablet.goto(`${stand.network!.secure}/`)
   await expect(tablet.getByText('· HA')).toBeVisible()
   await page.getByRole('button', { name: 'Take away Tablet at the lathe' }).click()
-  await expect(tablet.getByRole('heading', { name: 'oxlip' })).toBeVisible({ timeout: 20_000 })
+  await expect(tablet.getByRole('heading', { name: 'oxlip' })).toBeVisible()
   await expect(tablet.getByLabel('Code')).toBeVisible()
   expect(await tablet.evaluate(async () => (await (await caches.open('oxlip-answers')).keys()).map(one => new URL(one.url).pathname)))
     .not.toContain('/api/pens')

@@ -32,7 +32,7 @@ test('the bench opens without a network, is worked, and catches up', async ({ pa
   await page.reload()
   await expect(title(page)).toHaveText('Thin CA, coat 2')
   await context.setOffline(false)
-  await expect(page.getByText(/not sent yet|not connected/)).toHaveCount(0, { timeout: 15_000 })
+  await expect(page.getByText(/not sent yet|not connected/)).toHaveCount(0)
   await sent(page)
   expect((await kept(request, made)).events.filter(event => event.kind === 'done' && event.payload.step === 'coat.1')).toHaveLength(1)
 })

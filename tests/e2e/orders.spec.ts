@@ -167,7 +167,7 @@ test('an order that cannot be kept is told on the bench once that is known; a pe
   // The list of orders follows too, and is not fetched anew for it.
   await expect(listed).toContainText('◆ Cannot be kept')
   await enter('away', { how: 'back', why: '' })
-  await expect(told).toHaveCount(0, { timeout: 15_000 })
+  await expect(told).toHaveCount(0)
   await expect(listed).toContainText('On its way')
   expect(asked).toBe(1)
   await other.close()

@@ -7,7 +7,7 @@ test('a part that cannot be fetched: the page stays and says so, and goes on wit
   const search = page.getByRole('searchbox')
   await search.fill('apple')
   // What shows the notice is there before the network goes.
-  await expect(page.getByRole('region', { name: /Notifications/ })).toBeAttached({ timeout: 15_000 })
+  await expect(page.getByRole('region', { name: /Notifications/ })).toBeAttached()
   await context.setOffline(true)
   await page.getByRole('link', { name: 'Shelf', exact: true }).click()
   await expect(notThere).toBeVisible()
@@ -22,7 +22,7 @@ test('a part of the program that is gone, since a newer one came: the page that 
   await page.goto('/pens')
   await expect(page.getByRole('searchbox')).toBeVisible()
   // What is fetched once the page is at rest is there: that it were gone would be noticed before anybody goes anywhere.
-  await expect(page.getByRole('region', { name: /Notifications/ })).toBeAttached({ timeout: 15_000 })
+  await expect(page.getByRole('region', { name: /Notifications/ })).toBeAttached()
   let loads = 0
   page.on('request', (request) => {
     if (request.isNavigationRequest()) loads += 1

@@ -88,7 +88,7 @@ test('what was changed on the shelf and in the methods while the connection was 
     await expect(page.getByText('not connected')).toBeVisible()
     await change()
     await context.setOffline(false)
-    await expect(page.getByText('not connected')).toHaveCount(0, { timeout: 15_000 })
+    await expect(page.getByText('not connected')).toHaveCount(0)
   }
   const paper = page.getByRole('checkbox', { name: /^P400 / })
   const papers = page.locator('summary').filter({ hasText: 'Paper, P grades' })
