@@ -24,6 +24,9 @@ export interface Label {
   more: string
 }
 
+/** What a label is made of is set in so many points, a line of which takes so many mm. */
+const [SMALL, LINE] = [8.5, 3.9]
+
 /** The label of a pen, and what it is made of in one line. */
 export const labelOf = ({ mark, name, reason, due, asked }: Pen, made: string, inMoney: (minor: number) => string): Label => ({
   mark, name, made, more: [reason, due && `due ${day(due)}`, asked === null ? '' : inMoney(asked)].filter(Boolean).join(', '),
@@ -39,8 +42,11 @@ export function labelSheet(sheet: Sheet, labels: readonly Label[], kind: LabelSh
     const on = place % (columns * rows)
     const [x, y] = [left + (on % columns) * width + 4, top + Math.floor(on / columns) * height + 4]
     const wide = tag(sheet, mark, x, y, 13)
-    sheet.words(name, { x: x + wide + 3, y: y + 1.4, width: width - wide - 11, size: 11, face: 'bold' })
-    const ends = sheet.words(made, { x, y: y + 11, width: width - 8, size: 8.5 })
-    sheet.words(more, { x, y: ends + 0.6, width: width - 8, size: 8.5 })
+    const named = sheet.words(name, { x: x + wide + 3, y: y + 1.4, width: width - wide - 11, size: 11, face: 'bold', lines: 2 })
+    const small = { x, width: width - 8, size: SMALL }
+    const ends = sheet.words(made, { ...small, y: Math.max(y + 11, named + 0.6), lines: 2 })
+    // What there is room for before the next label begins.
+    const lines = Math.floor((y + height - 6 - ends - 0.6) / LINE)
+    if (lines > 0) sheet.words(more, { ...small, y: ends + 0.6, lines })
   })
 }

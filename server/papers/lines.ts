@@ -61,5 +61,16 @@ export function linesOf(text: string, files: readonly Buffer[], width: number, m
   })
 }
 
+/** The lines that a text is set in, at most so many: where it is longer its last words are left out, and three dots say so. */
+export function cutTo(text: string, most: number, set: (text: string) => Line[]): Line[] {
+  let lines = set(text)
+  const words = text.split(/\s+/)
+  while (lines.length > most && words.length > 1) {
+    words.pop()
+    lines = set(`${words.join(' ')} ...`)
+  }
+  return lines.slice(0, most)
+}
+
 /** Words without the blanks after them, which may stand past the edge. */
 const withoutEnd = (words: string): string => words.replace(/[ \t]+$/u, '')

@@ -7,7 +7,7 @@ import { unitWords } from '../../core/units'
 import type { ListedOrder, ListedPen, Pen } from '../../contract'
 import { care, fittings, materials, methods } from '../../reference'
 import { eventAt, methodOf, planFor } from '../../tests/support/inputs'
-import { facePaths, faces, facesIn, pagesOf, pictureOf, textOf } from '../../tests/support/pdf'
+import { facePaths, faces, facesIn, pagesOf, pictureOf, textOf, wordsIn, type PlacedWord } from '../../tests/support/pdf'
 import { penSvg } from './drawing'
 import { handOverCard, ownText } from './hand-over'
 import { labelSheet, labelSheets, type LabelSheet } from './labels'
@@ -136,6 +136,33 @@ it('labels lie on their sheet and go on from the place that is said, over as man
       for (const { mark } of labels) expect(text).toMatch(new RegExp(`\\b${mark}\\b`))
     },
   ), { numRuns: 12 })
+})
+it('on a label long names and reasons are cut to their room, and nothing stands over anything else', async () => {
+  const many = (sign: string, count: number) => Array.from({ length: count }, (_, at) => `${sign}${at}word`).join(' ')
+  for (const kind of Object.keys(labelSheets).map(Number) as LabelSheet[]) {
+    const { columns, rows, width, height } = labelSheets[kind]
+    const labels = Array.from({ length: kind }, () => ({ mark: 'W888', name: many('n', 12), made: many('m', 20), more: many('r', 25) }))
+    const pdf = await paper(sheet => labelSheet(sheet, labels, kind), { margin: 0 })
+    const words = wordsIn(pdf)
+    expect(words.filter(({ word }) => word === 'r0word')).toHaveLength(kind)
+    expect(words.filter(({ word }) => word === '...').length).toBeGreaterThanOrEqual(2 * kind)
+    const [left, top] = [(210 - columns * width) / 2, (297 - rows * height) / 2]
+    const at = ({ left: x, top: y }: PlacedWord) => Math.floor((x - left) / width) + columns * Math.floor((y - top) / height)
+    for (let label = 0; label < kind; label++) {
+      const own = words.filter(one => at(one) === label)
+      const [x, y] = [left + (label % columns) * width, top + Math.floor(label / columns) * height]
+      for (const one of own) {
+        expect(one.right).toBeLessThan(x + width)
+        expect(one.bottom).toBeLessThan(y + height)
+      }
+      const lows = ['n', 'm', 'r'].map(sign => own.filter(one => one.word.startsWith(sign)))
+      const [name, made, more] = lows.map(all => ({
+        first: Math.min(...all.map(one => one.top)), last: Math.max(...all.map(one => one.bottom)),
+      }))
+      expect(made!.first).toBeGreaterThan(name!.last - 1)
+      expect(more!.first).toBeGreaterThan(made!.last - 1)
+    }
+  }
 })
 it('a receipt adds up (worked by hand), a price list has every pen, the evening’s sheet every piece of work', async () => {
   const row = { pen, summary: { fitting: { name: 'Twist' }, material: { name: 'Damson' } } } as ListedPen

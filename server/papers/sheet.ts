@@ -1,7 +1,7 @@
 import PDFDocument from 'pdfkit'
 import { nth } from '../../core/sure'
 import { fontOf, type Faces } from './faces'
-import { linesOf } from './lines'
+import { cutTo, linesOf } from './lines'
 
 /** How words are set. */
 export interface Setting {
@@ -19,6 +19,8 @@ export interface Setting {
   align?: 'left' | 'right' | 'center'
   /** In which colour. */
   colour?: string
+  /** In so many lines at the most: what is longer is cut; however many it takes where nothing is said. */
+  lines?: number
 }
 
 /** A sheet of paper that is drawn on, in mm from its top left corner. */
@@ -96,7 +98,8 @@ export function sheetOf({ title, faces, made, size = [210, 297], margin = 14 }: 
     const { ascent, descent, lineGap, unitsPerEm } = fontOf(nth(files, 0))
     const [above, tall] = [(ascent / unitsPerEm) * size, ((ascent - descent + lineGap) / unitsPerEm) * size]
     doc.fontSize(size).fillColor(colour)
-    const lines = linesOf(printable(text), files, wide, run => doc.font(nameOf(face, run.file)).widthOfString(run.text))
+    const set = (said: string) => linesOf(said, files, wide, run => doc.font(nameOf(face, run.file)).widthOfString(run.text))
+    const lines = cutTo(printable(text), setting.lines ?? Infinity, set)
     for (const [row, { runs, length }] of lines.entries()) {
       let left = x * MM + (align === 'left' ? 0 : (wide - length) / (align === 'right' ? 1 : 2))
       // All files stand on one line, whatever each has above it.

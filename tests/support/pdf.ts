@@ -34,6 +34,19 @@ function withFile<T>(pdf: Buffer, work: (folder: string, file: string) => T): T 
 export const textOf = (pdf: Buffer): string =>
   withFile(pdf, (_, file) => execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' }))
 
+/** A word in a PDF, and the box that it stands in, mm from the top left corner of its page. */
+export interface PlacedWord { page: number, word: string, left: number, top: number, right: number, bottom: number }
+
+/** Where each word of a PDF stands. */
+export function wordsIn(pdf: Buffer): PlacedWord[] {
+  const told = withFile(pdf, (_, file) => execFileSync('pdftotext', ['-bbox', file, '-'], { encoding: 'utf8' }))
+  const mm = (points: string | undefined) => (Number(points) * 25.4) / 72
+  return told.split('<page ').slice(1).flatMap((body, page) =>
+    [...body.matchAll(/<word xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">(.*?)<\/word>/g)]
+      .map(([, left, top, right, bottom, word = '']) =>
+        ({ page, word, left: mm(left), top: mm(top), right: mm(right), bottom: mm(bottom) })))
+}
+
 /** The size of its pages, mm, and how many there are. */
 export function pagesOf(pdf: Buffer): { pages: number, width: number, height: number } {
   const told = withFile(pdf, (_, file) => execFileSync('pdfinfo', [file], { encoding: 'utf8' }))
