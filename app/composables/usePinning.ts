@@ -1,3 +1,4 @@
+import { roughSpan } from '#core/format'
 import type { Pin } from '#schemas'
 import { newId } from '~/utils/ids'
 import type { Shown } from '~/utils/evening-view'

@@ -1,7 +1,7 @@
 import { format, isSameDay } from 'date-fns'
 import type { EveningProblem, Evenings } from '../../core/evening'
 import type { RunsOut } from '../../core/bench'
-import { counted, formatSpan, list, millilitres } from '../../core/format'
+import { counted, list, millilitres, roughSpan } from '../../core/format'
 import type { Stretch } from './evening-hours'
 import type { Shown } from './evening-view'
 import { allWord, clockTime, countWord, dayWords } from './times'
@@ -51,10 +51,6 @@ export function provenWords({ costs, least, proven, within }: Evenings, pens: nu
     ? 'No order does better by a minute.'
     : `No order has them ready sooner, or saves more than ${roughSpan(saved)} of changes and standing about.`
 }
-
-/** A span to the minute, or to the half hour where it is long. */
-export const roughSpan = (seconds: number): string =>
-  formatSpan(seconds < 3600 ? Math.max(60, Math.round(seconds / 60) * 60) : Math.round(seconds / 1800) * 1800)
 
 /** What is late, by how much. */
 export function lateWords({ mark, due, ready }: Promised, evenings: readonly Stretch[]): string {

@@ -1,5 +1,5 @@
 import { day } from './day'
-import { formatCountdown, formatSpan } from './span'
+import { formatCountdown, formatSpan, roughSpan } from './span'
 
 it.each([
   [0, '0 s'],
@@ -14,6 +14,10 @@ it.each([
   [3599.6, '1 h'],
 ])('%d s is %s', (seconds, text) => {
   expect(formatSpan(seconds)).toBe(text)
+})
+
+it('what is planned is said to the minute, from an hour on to the half hour', () => {
+  expect([0, 89, 3599, 3600, 148 * 60, 6200].map(roughSpan)).toEqual(['1 min', '1 min', '1 h', '1 h', '2 h 30 min', '1 h 30 min'])
 })
 
 it('counts down to 0:00 and not before the wait is over', () => {

@@ -11,6 +11,10 @@ export function formatSpan(seconds: number): string {
   return wholeHours % 24 ? `${Math.floor(wholeHours / 24)} d ${wholeHours % 24} h` : `${wholeHours / 24} d`
 }
 
+/** A span to the minute, one at least, or to the half hour from an hour on: of what is planned nobody knows more. */
+export const roughSpan = (seconds: number): string =>
+  formatSpan(seconds < 3600 ? Math.max(60, Math.round(seconds / 60) * 60) : Math.round(seconds / 1800) * 1800)
+
 /** A countdown as on a clock: `0:48`, `12:05`, `1:02:09`. Rounds up, so it reads 0:00 only when the wait is over. */
 export function formatCountdown(seconds: number): string {
   const s = Math.max(0, Math.ceil(seconds))

@@ -1,3 +1,4 @@
+import { roughSpan } from '../../core/format'
 import { orderSum } from '../../core/orders'
 import type { ListedOrder, ListedPen } from '../../contract'
 import type { KeptPlan } from '../../schemas'
@@ -67,8 +68,8 @@ export function eveningSheet(sheet: Sheet, plan: KeptPlan, { clock, weekday }: T
       sheet.box(sheet.margin, y + 0.4, 3.4, 3.4, { line: '#1c2b24' })
       sheet.words(clock(new Date(at)), { x: sheet.margin + 6, y, width: 14, size: 9.5 })
       const ends = sheet.words(title, { x: sheet.margin + 21, y, width: 90, face: 'bold', size: 9.5 })
-      const marked = sheet.words(marks.join(' '), { x: sheet.margin + 113, y, width: 50, size: 9.5 })
-      sheet.words(`${Math.max(1, Math.round(seconds / 60))} min`, { x: sheet.margin + 164, y, width: 18, align: 'right', size: 9.5 })
+      const marked = sheet.words(marks.join(' '), { x: sheet.margin + 113, y, width: 46, size: 9.5 })
+      sheet.words(roughSpan(seconds), { x: sheet.margin + 160, y, width: 22, align: 'right', size: 9.5 })
       sheet.to(Math.max(ends, marked) + 0.5)
     }
   }

@@ -190,17 +190,20 @@ it('a receipt adds up (worked by hand), a price list has every pen, the eveningâ
   expect(textOf(list).match(/Fitting/g)).toHaveLength(pagesOf(list).pages)
 
   const group = { at: '2019-12-01T19:05:00.000Z', seconds: 610, title: 'Glue the tube', marks: ['C2', 'B4'] }
+  const long = { ...group, at: '2019-12-01T19:20:00.000Z', seconds: 148 * 60, title: 'Sand' }
   const kept = {
     day: '2019-12-01', madeAt: made.toISOString(), waits: [], blocks: [],
     promised: ['C2', 'B4', 'A1'].map((mark, at) => ({ mark, name: `Damson ${mark}`, day: at ? '2019-12-05' : '2019-12-24' })),
     evenings: [
-      { from: '2019-12-01T19:00:00.000Z', to: '2019-12-01T21:30:00.000Z', groups: [group] },
+      { from: '2019-12-01T19:00:00.000Z', to: '2019-12-01T21:30:00.000Z', groups: [group, long] },
       { from: '2019-12-02T19:00:00.000Z', to: '2019-12-02T21:30:00.000Z', groups: [] },
     ],
   }
   const evening = flat(textOf(await paper(sheet => eveningSheet(sheet, kept, timesIn('UTC')))))
   expect(evening).toContain('Sunday 1 December, 19:00 to 21:30')
   expect(evening).toContain('19:05 Glue the tube C2 B4 10 min')
+  // As the page says it: of what is planned for hours nobody knows the minute.
+  expect(evening).toContain('19:20 Sand C2 B4 2 h 30 min')
   expect(evening).not.toContain('2 December')
   expect(evening).toMatch(/Promised Thursday 5 December: B4 Damson B4, A1 Damson A1 Tuesday 24 December: C2 Damson C2 $/)
   const none = { ...kept, evenings: kept.evenings.slice(1), promised: [] }

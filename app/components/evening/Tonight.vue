@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roughSpan } from '#core/format'
 import type { Group } from '~/utils/evening-view'
 
 /** The next evening as somebody’s hands go, in large letters; a group of pens is one tap from being worked together. */

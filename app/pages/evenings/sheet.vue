@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
+import { roughSpan } from '#core/format'
 
 /** The coming evenings on paper: what is done when, and what is promised. */
 const me = useMe()
