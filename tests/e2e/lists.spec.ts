@@ -92,14 +92,14 @@ test('a long list draws only what is near, reads on as it is scrolled, and follo
   const inWork = async () => ((await (await request.get('/api/bench')).json()) as WholeBench).pens.length
   await page.goto('/')
   await expect(bench).toHaveCount(await inWork())
-  for (const one of made.slice(0, 40)) await workTo(request, one, step => step.kind === 'turn', 0)
+  for (const one of made.slice(0, 40)) await workTo(request, one, step => step.gate !== undefined, 0)
   await page.reload()
   await expect(bench.first()).toBeVisible()
   expect(await inWork()).toBeGreaterThan(40)
   expect(await bench.count()).toBeLessThan(30)
   // Forty pens whose glue sets do not push them out of sight: waits alike share a line.
   const waits = page.getByRole('group', { name: 'Waits on the clock' }).getByRole('listitem')
-  await expect(waits.filter({ hasText: /^\d+ pens/ }).first()).toBeVisible()
+  await expect(waits.filter({ hasText: /^\d+ pens ?tube glue sets/ }).first()).toBeVisible()
   expect(await waits.count()).toBeLessThan(20)
   await page.evaluate(() => window.scrollTo(0, 2500))
   await expect(bench.first()).not.toHaveAttribute('aria-posinset', '1')
