@@ -17,7 +17,7 @@ export const common = {
 
 export default {
   // Left to itself Jest takes one worker less than there are cores; half of the tests wait for a database, so one more does them good.
-  maxWorkers: Math.max(2, availableParallelism() + 1),
+  maxWorkers: availableParallelism() + 1,
   projects: [
     { ...common, displayName: 'core', testMatch: ['<rootDir>/{core,reference,schemas,devices,app,tests/{rules,browser}}/**/*.test.ts'] },
     {

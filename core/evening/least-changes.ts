@@ -38,15 +38,19 @@ export class LeastChanges {
     return this.known.get(key) ?? this.least(Array.from(at, (piece, pen) => this.runOf(pen, piece, setUp)))
   }
 
-  /** The run of a pen that is next after what needs no change. */
+  /** The run of a pen that is next at a piece, after what needs no change. */
   private runOf(pen: number, piece: number, setUp: number): number {
-    const run = nth(nth(this.runAt, pen), piece)
+    return this.past(pen, nth(nth(this.runAt, pen), piece), setUp)
+  }
+
+  /** A run of a pen, or the one after it where it needs what stands. */
+  private past(pen: number, run: number, setUp: number): number {
     return nth(this.runs, pen)[run] === setUp ? run + 1 : run
   }
 
   /** The stand after everything that needs no change was done. */
   private absorbed(runs: readonly number[], setUp: number): number[] {
-    return runs.map((run, pen) => (nth(this.runs, pen)[run] === setUp ? run + 1 : run))
+    return runs.map((run, pen) => this.past(pen, run, setUp))
   }
 
   private least(runs: readonly number[]): number | undefined {

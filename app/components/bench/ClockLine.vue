@@ -14,15 +14,16 @@ const { now } = useClock()
 const most = computed(() => (props.tight ? { waits: 6, free: 0 } : { waits: 10, free: 6 }))
 const HARDLY = 2
 const whole = ref(false)
+const over = (all: readonly unknown[], count: number): number => (all.length > count + HARDLY ? all.length - count : 0)
 function shown<T>(all: readonly T[], count: number): readonly T[] {
-  return whole.value || all.length <= count + HARDLY ? all : all.slice(0, count)
+  return over(all, count) && !whole.value ? all.slice(0, count) : all
 }
 
 const allFree = computed(() => freeLanes(props.free ?? []))
 const lanes = computed(() => shown(allFree.value, most.value.free))
 const allWaits = computed(() => waitLanes(props.bands, most.value.waits))
 const waits = computed(() => shown(allWaits.value, most.value.waits))
-const left = computed(() => (allWaits.value.length - waits.value.length) + (allFree.value.length - lanes.value.length))
+const left = computed(() => over(allWaits.value, most.value.waits) + over(allFree.value, most.value.free))
 const scale = computed(() => clockScale(waits.value, now.value))
 const percent = (moment: Date) => `${100 * along(scale.value, moment)}%`
 /** Beyond this part of the line what stands behind a band stands in it: a time, and marks beside it; on a phone there are no marks. */
@@ -78,7 +79,9 @@ const markWidth = computed(() => `${Math.max(WIDE.least, WIDE.letter * longest.v
     </div>
     <p v-if="left" class="rest">
       <span v-if="tight" class="quiet">{{ left }} more on the bench</span>
-      <button v-else type="button" class="key" @click="whole = true">Show {{ left }} more</button>
+      <button v-else type="button" class="key" :aria-expanded="whole" @click="whole = !whole">
+        {{ whole ? 'Show fewer' : `Show ${left} more` }}
+      </button>
     </p>
   </div>
 </template>
