@@ -352,6 +352,8 @@ test('every answer carries its headers, files too; nothing tells what it was mad
     if (path.startsWith('/api/')) expect(headers['cache-control']).toBe('no-store')
   }
   expect((await request.get(script)).headers()['cache-control']).toContain('immutable')
+  // Presses at the bench come further apart than five seconds: a phone does not shake hands anew for each.
+  for (const who of [request, device]) expect((await who.get('/api/health')).headers()['keep-alive']).toBe('timeout=65')
   const policy = (await request.get('/')).headers()['content-security-policy']
   expect(policy).toMatch(/default-src 'self'.*object-src 'none'.*frame-ancestors 'none'/)
 })

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { useThrottleFn } from '@vueuse/core'
-
 /** Orders that cannot be kept, or may not be: told on the day it becomes known. */
 const store = useOrders()
 const { again } = useInsist(store.loadOpen)
@@ -9,9 +7,10 @@ const { minute: now } = useClock()
 /** When pens are ready by the evenings is in plans that other devices keep after an entry: asked anew at most so often, ms. */
 const REST = 60_000
 const isPlanned = () => store.open?.some(one => Object.keys(one.planned).length > 0)
-usePenRows().onTold(useThrottleFn(() => {
-  if (isPlanned()) void store.loadOpen().catch(() => undefined)
-}, REST, true))
+const follow = atMostEvery(REST, async () => store.loadOpen())
+usePenRows().onTold(() => {
+  if (isPlanned()) follow()
+})
 const troubled = computed(() =>
   (store.open ?? []).map(listed => ({ listed, standing: orderStanding(listed, now.value) })).filter(one => isTroubled(one.standing)))
 </script>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { useThrottleFn } from '@vueuse/core'
 import { counted } from '#core/format'
-import type { ClassPage, Seat } from '#contract'
+import type { ClassPage, Pen, Seat } from '#contract'
 
 /** Everybody of a class on one screen: where each is, who waits for a look, who was too early, what went wrong. */
 const route = useRoute()
@@ -18,9 +17,11 @@ const { failed, loaded, again } = useLoad(async () => {
 useHead({ title: () => `${page.value?.entry.name ?? 'Class'} · Oxlip` })
 /** What comes in from thirty benches is looked at anew at most so often, ms. */
 const REST = 1500
-usePenRows().onTold(useThrottleFn((rows: readonly { pen: { id: string } }[]) => {
-  if (rows.some(row => page.value?.seats.some(seat => seat.pen.pen.id === row.pen.id))) void again()
-}, REST, true, false))
+const follow = atMostEvery(REST, again)
+usePenRows().onTold((rows) => {
+  const isHere = (pen: Pen) => pen.classId === id.value || page.value?.seats.some(seat => seat.pen.pen.id === pen.id)
+  if (rows.some(({ pen }) => isHere(pen))) follow()
+})
 
 const isAsked = ({ standing }: Seat) => standing?.held?.what === 'look' && standing.held.since !== null
 /** Those who wait for a look first, the longest first; then those something is wrong with; the others by their marks. */
