@@ -5,6 +5,7 @@ import { chromiumLaunch } from './scripts/lib/chromium'
 export default defineConfig({
   testDir: 'tests',
   testMatch: '**/*.spec.ts',
+  globalSetup: './tests/template.ts',
   // Two cores are kept busy by three: one of them always waits for a server or for the page to come to rest.
   workers: 3,
   // A second try tells a journey that is broken from one that a busy machine tripped; which ones needed it is said at the end.

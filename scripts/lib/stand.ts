@@ -1,9 +1,11 @@
+import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { freePair, freePort } from './ports'
 import { startCluster } from './postgres'
 import { serve } from './serve'
+import { TEMPLATE } from './template'
 
 /** A whole Oxlip of its own: throw-away database, built server, demo data. For tests and screenshots. */
 export interface Stand {
@@ -30,6 +32,9 @@ export interface Stand {
 export async function startStand({ isShared = false } = {}): Promise<Stand> {
   const folder = mkdtempSync(join(tmpdir(), 'oxlip-stand-'))
   const log = join(folder, 'server.log')
+  // With their owner and rights, which PostgreSQL looks at.
+  const template = process.env[TEMPLATE]
+  if (template) execFileSync('cp', ['-a', template, join(folder, 'postgres')])
   const databasePort = await freePort()
   let port = await freePort()
   const startDatabase = () => startCluster(join(folder, 'postgres'), { lasting: false, port: databasePort })
