@@ -16,8 +16,9 @@ it.each([
   expect(formatSpan(seconds)).toBe(text)
 })
 
-it('what is planned is said to the minute, from an hour on to the half hour', () => {
-  expect([0, 89, 3599, 3600, 148 * 60, 6200].map(roughSpan)).toEqual(['1 min', '1 min', '1 h', '1 h', '2 h 30 min', '1 h 30 min'])
+it('what is planned is said to the minute, from an hour on to the quarter', () => {
+  expect([0, 89, 3599, 3600, 74 * 60, 148 * 60, 6200].map(roughSpan))
+    .toEqual(['1 min', '1 min', '1 h', '1 h', '1 h 15 min', '2 h 30 min', '1 h 45 min'])
 })
 
 it('counts down to 0:00 and not before the wait is over', () => {

@@ -11,9 +11,9 @@ export function formatSpan(seconds: number): string {
   return wholeHours % 24 ? `${Math.floor(wholeHours / 24)} d ${wholeHours % 24} h` : `${wholeHours / 24} d`
 }
 
-/** A span to the minute, one at least, or to the half hour from an hour on: of what is planned nobody knows more. */
+/** A span to the minute, one at least, or to the quarter of an hour from an hour on: of what is planned nobody knows more. */
 export const roughSpan = (seconds: number): string =>
-  formatSpan(seconds < 3600 ? Math.max(60, Math.round(seconds / 60) * 60) : Math.round(seconds / 1800) * 1800)
+  formatSpan(seconds < 3600 ? Math.max(60, Math.round(seconds / 60) * 60) : Math.round(seconds / 900) * 900)
 
 /** A countdown as on a clock: `0:48`, `12:05`, `1:02:09`. Rounds up, so it reads 0:00 only when the wait is over. */
 export function formatCountdown(seconds: number): string {
