@@ -53,6 +53,8 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   await phone.getByRole('link', { name: 'Begin at the bench' }).click()
   await phone.getByRole('button', { name: /^Begin/ }).click()
   await press(phone, /^Parts there/, /^Cut/)
+  // One entry, and none after it for a while, is on the teacher’s page too.
+  await expect(seat).toContainText('1 of')
   // Tools and cautions first: each has its tick, and the key comes with the last.
   const yes = phone.getByRole('button', { name: 'Yes to all of it' })
   await expect(yes).toBeDisabled()
