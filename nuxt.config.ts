@@ -40,7 +40,7 @@ const usedColours = {
 const isPure = (file: string): boolean => ['core', 'reference'].some(folder => file.startsWith(here(`./${folder}/`)))
 
 /**
- * Files of the program smaller than this, bytes before they are made small, are joined with others: a page asks for 15 to 31 of them, not
+ * Files of the program smaller than this, bytes before they are made small, are joined with others: a page asks for 14 to 33 of them, not
  * 30 to 74, and comes with 2 % more. A phone asks for six at a time.
  */
 const SMALL_FILE = 7_000
