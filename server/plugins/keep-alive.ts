@@ -8,7 +8,7 @@ import type { Server } from 'node:http'
 const OPEN = 65_000
 const BEGUN = 'http.server.request.start'
 
-/** The server of Nitro is to be had only from a request: the first one of each. */
+/** Nitro does not hand its server out: it is to be had from what is asked of it. */
 export default defineNitroPlugin((nitro) => {
   const keep = (message: unknown) => {
     ;(message as { server: Server }).server.keepAliveTimeout = OPEN

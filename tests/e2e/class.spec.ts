@@ -27,7 +27,7 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   test.setTimeout(180_000)
   const { workshops } = (await (await request.get('/api/workshops')).json()) as WorkshopList
   const demo = workshops.find(one => one.kind === 'demo')!.id
-  const pupil = await somebody(request, demo, 'pupil')
+  const [pupil, late] = [await somebody(request, demo, 'pupil'), await somebody(request, demo, 'pupil')]
   await page.goto('/classes')
   await page.getByRole('button', { name: 'Set a class up' }).click()
   const form = page.getByRole('form', { name: 'A class' })
@@ -44,6 +44,10 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   await expect(page.getByRole('heading', { name: 'Saturday beginners' })).toBeVisible()
   const seat = page.getByRole('listitem').filter({ hasText: pupil.name })
   await expect(seat).toContainText('Check the parts')
+  // Who is let into the class elsewhere is there too.
+  const its = new URL(page.url()).pathname
+  expect((await request.post(`/api${its}/pupils?workshop=${demo}`, { data: { people: [late.id] } })).ok()).toBe(true)
+  await expect(page.getByRole('listitem').filter({ hasText: late.name })).toContainText('Check the parts')
 
   const { code } = await codeFor(request, demo, pupil)
   const phone = await (await trusts.device({ viewport: { width: 390, height: 844 } })).newPage()
