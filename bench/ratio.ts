@@ -43,9 +43,11 @@ const raw = (knex: Knex, workshop_id: string): Write => async (pen, size) =>
     return { ...rest, workshop_id, pen_id, payload: JSON.stringify(payload), ahead_ms: 0, happened_at: rest.at }
   }))
 
-const posting = (address: string): Write => async (pen, size) => {
+/** As the pages post: they name their workshop. */
+const posting = (address: string, workshop: string): Write => async (pen, size) => {
   const body = JSON.stringify({ events: Array.from({ length: size }, () => entry(pen)), sentAt: new Date().toISOString() })
-  const answer = await fetch(`${address}/api/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })
+  const headers = { 'content-type': 'application/json' }
+  const answer = await fetch(`${address}/api/events?workshop=${workshop}`, { method: 'POST', headers, body })
   if (!answer.ok) throw new Error(`An entry was answered with ${answer.status}.`)
   await answer.arrayBuffer()
 }
@@ -78,7 +80,7 @@ export async function ratioBench(): Promise<void> {
       for (const writers of [1, 4, 16]) {
         const sums = { ours: 0, raw: 0 }
         for (let turn = 0; turn < TURNS; turn++) {
-          sums.ours += await rate(ids, writers, size, posting(stand.address))
+          sums.ours += await rate(ids, writers, size, posting(stand.address, opens))
           sums.raw += await rate(ids, writers, size, raw(knex, opens))
           // Each stretch begins on logs as short as they were.
           await forget(knex)

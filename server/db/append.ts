@@ -1,11 +1,10 @@
 import type { Knex } from 'knex'
 import { replay, type BenchEvent } from '../../core/bench'
 import { FieldsError, isAway } from '../faults'
-import { oneAtATime } from './append-lock'
-import { asRow, eventsOf } from './log'
-import { othersPens } from './makers'
+import { asRow, eventsOf, keepNew } from './log'
+import { lockLogAndPens, type LockedPen } from './locked-pens'
 import { keepMended, readBase } from './plans'
-import { projectPens } from './projections'
+import { projectLocked } from './projections'
 
 /** A device's clock that is wrong by less counts as right, ms: sending takes time too. */
 const RIGHT = 2000
@@ -40,21 +39,18 @@ export async function appendEvents(knex: Knex, events: readonly BenchEvent[], se
  * that is in two of them is new in the first.
  */
 export async function appendBatches(trx: Knex, batches: readonly Batch[]): Promise<string[][]> {
-  await refuseStray(trx, batches)
-  await oneAtATime(trx)
-  const rows = new Map<string, ReturnType<typeof asRow> & { by_person: string | null }>()
+  const pens = await lockLogAndPens(trx, [...new Set(batches.flatMap(batch => batch.events.map(event => event.pen)))])
+  for (const batch of batches) refuseStray(batch, new Map(pens.map(pen => [pen.id, pen])))
+  const rows = new Map<string, object>()
   for (const batch of batches)
     for (const event of batch.events) if (!rows.has(event.id)) {
       rows.set(event.id, { ...asRow(event, aheadOf(event, batch)), by_person: batch.by ?? null })
     }
-  const added: { id: string, pen_id: string, kind: string }[] = await trx('events')
-    .insert([...rows.values()])
-    .onConflict(['workshop_id', 'id'])
-    .ignore()
-    .returning(['id', 'pen_id', 'kind'])
+  const added = await keepNew(trx, [...rows.values()])
   const mended = new Set(added.filter(row => CHANGES_PLAN.includes(row.kind)).map(row => row.pen_id))
   for (const pen of [...mended].sort()) await mend(trx, pen)
-  await projectPens(trx, [...new Set(added.map(row => row.pen_id))])
+  const changed = new Set(added.map(row => row.pen_id))
+  await projectLocked(trx, pens.filter(pen => changed.has(pen.id)))
   const left = new Set(added.map(row => row.id))
   return batches.map(batch => batch.events.flatMap(({ id }) => (left.delete(id) ? [id] : [])))
 }
@@ -62,18 +58,14 @@ export async function appendBatches(trx: Knex, batches: readonly Batch[]): Promi
 const OTHERS = 'This pen is somebody else’s. An owner of the workshop can work on it.'
 
 /** @throws FieldsError naming the first entry of a pen that is not known, or that is somebody else’s */
-async function refuseStray(trx: Knex, batches: readonly Batch[]): Promise<void> {
-  const pens = [...new Set(batches.flatMap(batch => batch.events.map(event => event.pen)))]
-  const known = new Set<string>(await trx('pens').whereIn('id', pens).pluck('id'))
-  for (const { events, own } of batches) {
-    const stray = events.findIndex(event => !known.has(event.pen))
-    if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen in this workshop.' })
-    const others = own ? await othersPens(trx, [...new Set(events.map(event => event.pen))], own) : new Set<string>()
-    const other = events.findIndex(event => others.has(event.pen))
-    if (other >= 0) throw new FieldsError({ [`events[${other}].pen`]: OTHERS })
-    const seen = own ? events.findIndex(event => event.kind === 'gate' && event.payload.how === 'seen') : -1
-    if (seen >= 0) throw new FieldsError({ [`events[${seen}].payload.how`]: 'Only a teacher says that something was looked at.' })
-  }
+function refuseStray({ events, own }: Batch, pens: ReadonlyMap<string, LockedPen>): void {
+  const stray = events.findIndex(event => !pens.has(event.pen))
+  if (stray >= 0) throw new FieldsError({ [`events[${stray}].pen`]: 'There is no such pen in this workshop.' })
+  if (!own) return
+  const other = events.findIndex(event => pens.get(event.pen)?.maker !== own)
+  if (other >= 0) throw new FieldsError({ [`events[${other}].pen`]: OTHERS })
+  const seen = events.findIndex(event => event.kind === 'gate' && event.payload.how === 'seen')
+  if (seen >= 0) throw new FieldsError({ [`events[${seen}].payload.how`]: 'Only a teacher says that something was looked at.' })
 }
 
 /** How far ahead the clock of its device was, ms: as the device knew it, or as the batch tells. */
@@ -87,7 +79,6 @@ function aheadOf({ ahead }: BenchEvent, { sentAt, receivedAt }: Batch): number |
 const CHANGES_PLAN = ['repair', 'coat', 'settle', 'return', 'undo']
 
 async function mend(trx: Knex, penId: string): Promise<void> {
-  await trx('pens').where({ id: penId }).forUpdate().first('id')
   try {
     const base = await readBase(trx, penId)
     const { plan } = replay(base.plan, await eventsOf(trx, penId))

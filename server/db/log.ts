@@ -1,63 +1,86 @@
 import type { Knex } from 'knex'
 import type { StoredEvent } from '../../contract'
 import type { BenchEvent } from '../../core/bench'
+import { named } from './named'
 
-interface Row {
-  id: string
-  seq: string
-  pen_id: string
-  kind: string
-  barrels: string[]
-  at: Date
-  received_at: Date
-  device: string
-  ahead_ms: string | null
-  payload: unknown
-  by_person: string | null
-}
+/** An entry as it is read: its columns in the order of `COLUMNS`, times in ms. */
+export type LogRow = [
+  id: string, seq: number, pen: string, kind: string, barrels: string[], at: number, receivedAt: number, device: string,
+  ahead: number | null, payload: unknown, by: string | null,
+]
 
-const asEvent = (row: Row): StoredEvent =>
+/** Times as whole numbers: of text there is more, and reading it takes longer than all else of a row. */
+const ms = (column: string): string => `floor(extract(epoch from ${column}) * 1000)::bigint`
+const COLUMNS = ['id', 'seq', 'pen_id', 'kind', 'barrels', ms('at'), ms('received_at'), 'device', 'ahead_ms', 'payload', 'by_person']
+const ROW = `json_build_array(${COLUMNS.join()})`
+
+/** The log of the row of `pens` that this stands beside, in the order it came in, for `logFrom`. */
+export const LOG = `select json_agg(${ROW} order by seq) from events where pen_id = pens.id`
+
+const asEvent = ([id, seq, pen, kind, barrels, at, receivedAt, device, ahead, payload, by]: LogRow): StoredEvent =>
   ({
-    id: row.id,
-    pen: row.pen_id,
-    kind: row.kind,
-    barrels: row.barrels,
-    at: row.at.toISOString(),
-    device: row.device,
-    payload: row.payload,
-    ...(row.ahead_ms === null ? {} : { ahead: Number(row.ahead_ms) }),
-    ...(row.by_person ? { by: row.by_person } : {}),
-    seq: Number(row.seq),
-    receivedAt: row.received_at.toISOString(),
+    id,
+    pen,
+    kind,
+    barrels,
+    at: new Date(at).toISOString(),
+    device,
+    payload,
+    ...(ahead === null ? {} : { ahead }),
+    ...(by ? { by } : {}),
+    seq,
+    receivedAt: new Date(receivedAt).toISOString(),
   }) as StoredEvent
 
-/** An entry as a row; `ahead` is how far its device’s clock was ahead, ms, where that is known. */
-export const asRow = ({ pen, payload, barrels, ahead: _, ...rest }: BenchEvent, ahead: number | null = null) =>
-  ({ ...rest, pen_id: pen, barrels: [...barrels], payload: JSON.stringify(payload), ahead_ms: ahead })
+/** Entries out of what `LOG` answers. */
+export const logFrom = (rows: readonly LogRow[] | null): StoredEvent[] => (rows ?? []).map(asEvent)
 
-/** Keeps entries that are made here; who does so holds the append lock. */
+/** An entry as a row; `ahead` is how far its device’s clock was ahead, ms, where that is known. */
+export const asRow = ({ pen, barrels, ahead: _, ...rest }: BenchEvent, ahead: number | null = null) =>
+  ({ ...rest, barrels: [...barrels], pen_id: pen, ahead_ms: ahead })
+
+/** Keeps entries that are made here, as of whoever the transaction is of; who does so holds the append lock. */
 export async function keepEntries(trx: Knex, events: readonly BenchEvent[]): Promise<void> {
-  await trx('events').insert(events.map(event => asRow(event)))
+  await trx('events').insert(events.map(event => asRow(event)).map(row => ({ ...row, payload: JSON.stringify(row.payload) })))
 }
+
+const NEW = 'id, pen_id, kind, barrels, at, device, ahead_ms, payload, by_person'
+
+const insertNew = named<{ id: string, pen_id: string, kind: string }>('append', `
+  insert into events (${NEW})
+  select ${NEW} from jsonb_to_recordset(?::jsonb) as one (
+    id uuid, pen_id uuid, kind text, barrels text[], at timestamptz, device text, ahead_ms bigint, payload jsonb, by_person uuid)
+  on conflict (workshop_id, id) do nothing
+  returning id, pen_id, kind`)
+
+/** Keeps those rows whose id is not known yet, and answers which they were; who does so holds the append lock. */
+export const keepNew = async (trx: Knex, rows: readonly object[]) => insertNew(trx, JSON.stringify(rows))
 
 /** The log of one pen, in the order it came in. */
 export async function eventsOf(knex: Knex, penId: string): Promise<StoredEvent[]> {
-  const rows = await knex<Row>('events').where({ pen_id: penId }).orderBy('seq')
-  return rows.map(asEvent)
+  return (await logsOf(knex, [penId])).get(penId) ?? []
 }
+
+interface OneLog {
+  pen: string
+  log: LogRow[] | null
+}
+
+const readLogs = named<OneLog>('logs', `select id as pen, (${LOG}) as log from pens where id = any(?::uuid[])`)
 
 /** The logs of some pens, by pen, each in the order it came in. */
 export async function logsOf(knex: Knex, penIds: readonly string[]): Promise<Map<string, StoredEvent[]>> {
-  const rows: Row[] = await knex<Row>('events').whereIn('pen_id', penIds).orderBy('seq')
   const logs = new Map<string, StoredEvent[]>(penIds.map(id => [id, []]))
-  for (const row of rows) logs.get(row.pen_id)?.push(asEvent(row))
+  for (const { pen, log } of await readLogs(knex, [...penIds])) logs.set(pen, logFrom(log))
   return logs
 }
 
+const readAfter = named<{ log: LogRow[] | null }>('entries after', `
+  select json_agg(${ROW} order by seq) as log from (select * from events where seq > ? order by seq limit ?) as events`)
+
 /** The entries that came in after one, in the order they came in. */
 export async function eventsAfter(knex: Knex, seq: number, most: number): Promise<StoredEvent[]> {
-  const rows = await knex<Row>('events').where('seq', '>', seq).orderBy('seq').limit(most)
-  return rows.map(asEvent)
+  return logFrom((await readAfter(knex, seq, most))[0]?.log ?? null)
 }
 
 /** The number of the last entry that came in; 0 when there is none. */

@@ -10,8 +10,9 @@ const HANDED = `
   ) as found
   where orders.id = found.order_id and orders.handed <> found.handed`
 
-/** Brings orders up to what became of their pens. */
+/** Brings the orders of some pens up to what became of them. */
 export async function closeOrders(trx: Knex, pens: readonly string[]): Promise<void> {
+  if (!pens.length) return
   const orders: string[] = await trx('order_lines').whereIn('pen_id', pens).distinct().pluck('order_id')
   if (orders.length) await closeThese(trx, orders)
 }

@@ -3,7 +3,7 @@ import type { NewPen } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import { setUpDemo } from './demo'
 import { createPen, changePen } from './pens'
-import { plansAtHand } from './plan-cache'
+import { atHand } from './at-hand'
 import { readPlan } from './plans'
 
 const database = onDatabase()
@@ -26,16 +26,16 @@ async function readings(knex: Knex, ask: () => Promise<unknown>): Promise<number
 it('a plan is read once, and is another as soon as the pen has another', async () => {
   const knex = database.knex()
   const pen = await createPen(knex, wanted)
-  const first = (await plansAtHand(knex, [pen.id])).get(pen.id)
+  const first = (await atHand(knex, [pen.id])).get(pen.id)?.plan
   expect(first).toEqual(await readPlan(knex, pen))
-  expect(await readings(knex, () => plansAtHand(knex, [pen.id]))).toBe(0)
-  expect((await plansAtHand(knex, [pen.id])).get(pen.id)).toBe(first)
+  expect(await readings(knex, () => atHand(knex, [pen.id]))).toBe(0)
+  expect((await atHand(knex, [pen.id])).get(pen.id)?.plan).toBe(first)
   const changed = await changePen(knex, pen.id, { version: 1, film: 'close' })
-  expect((await plansAtHand(knex, [pen.id])).get(pen.id)).toEqual(await readPlan(knex, changed))
+  expect((await atHand(knex, [pen.id])).get(pen.id)?.plan).toEqual(await readPlan(knex, changed))
   // As somebody might mend damaged data by hand.
   await knex('plans').where({ pen_id: pen.id, version: 1 }).update({ body: '{"form":7}' })
   const logged = jest.spyOn(console, 'error').mockImplementation(() => {})
-  expect((await plansAtHand(knex, [pen.id])).size).toBe(0)
+  expect((await atHand(knex, [pen.id])).get(pen.id)?.plan).toBeUndefined()
   logged.mockRestore()
 })
 
@@ -45,10 +45,10 @@ it('a plan that was kept by nobody in the end is never seen, nor one of another 
   const before = await readPlan(knex, pen)
   await knex.transaction(async (trx) => {
     await changePen(trx, pen.id, { version: 1, film: 'close' })
-    expect((await plansAtHand(trx, [pen.id])).get(pen.id)).not.toEqual(before)
+    expect((await atHand(trx, [pen.id])).get(pen.id)?.plan).not.toEqual(before)
     throw new Error('taken back')
   }).catch(() => undefined)
-  expect((await plansAtHand(knex, [pen.id])).get(pen.id)).toEqual(before)
+  expect((await atHand(knex, [pen.id])).get(pen.id)?.plan).toEqual(before)
   const { id } = await setUpDemo(database.owner(), new Date())
-  expect((await plansAtHand(database.pool(id), [pen.id])).size).toBe(0)
+  expect((await atHand(database.pool(id), [pen.id])).size).toBe(0)
 })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Plan } from '../../core/plan'
-import { plansOf, versionsOf } from './plans'
+import { plansOf } from './plans'
 
 /** So many plans stay in memory: those of the pens that are on the benches. */
 const KEPT = 100
@@ -10,10 +10,10 @@ const known = new Map<string, Plan>()
 
 /**
  * The same as `plansOf`, for whoever works a pen out again with each entry: a version never changes, so it is read once and kept. What
- * the database says of versions is asked each time, so nobody sees a plan that is not theirs or was kept by nobody in the end.
+ * the database says of versions is told by `stamps`, read in this transaction, so nobody sees a plan that is not theirs or was kept by
+ * nobody in the end.
  */
-export async function plansAtHand(trx: Knex, penIds: readonly string[]): Promise<Map<string, Plan>> {
-  const stamps = await versionsOf(trx, penIds)
+export async function plansAtHand(trx: Knex, stamps: ReadonlyMap<string, string>): Promise<Map<string, Plan>> {
   const missing = [...stamps].flatMap(([pen, stamp]) => (known.has(stamp) ? [] : [pen]))
   const read = missing.length ? await plansOf(trx, missing) : new Map<string, Plan>()
   const found = new Map<string, Plan>()

@@ -69,15 +69,13 @@ export async function plansOf(knex: Knex, penIds: readonly string[]): Promise<Ma
   }))
 }
 
-/** Which version of a plan the log of each pen is played on, as text that is another whenever the plan is. */
-export async function versionsOf(knex: Knex, penIds: readonly string[]): Promise<Map<string, string>> {
-  const rows: { pen_id: string, version: number, written: string }[] = await basesOf(knex)
-    .whereRaw('now.version = pens.plan_version')
-    .whereIn('pens.id', penIds)
-    .clearSelect()
-    .select('base.pen_id', 'base.version', knex.raw('concat(base.xmin, \' \', whole.xmin) as written')) as never
-  return new Map(rows.map(({ pen_id: pen, version, written }) => [pen, `${pen} ${version} ${written}`]))
-}
+/** Which version of a plan the log of a row of `pens` is played on: null without one, and another text whenever the plan is another. */
+export const STAMP = 'base.pen_id || \' \' || base.version || \' \' || concat(base.xmin, \' \', whole.xmin)'
+/** What `STAMP` is asked of, beside `pens`. */
+export const STAMPED = `
+  left join plans as now on now.pen_id = pens.id and now.version = pens.plan_version
+  left join plans as base on base.pen_id = now.pen_id and base.version = coalesce(now.mends_base, now.version)
+  left join plans as whole on whole.pen_id = base.pen_id and whole.version = base.whole`
 
 /** A plan as it will be read again. */
 const stored = (plan: Plan): Plan => asPlan(JSON.parse(JSON.stringify(plan)))

@@ -6,7 +6,7 @@ import type { Pen } from '../../contract'
 import type { NewPen } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import { readInstrument } from './air'
-import { airSince } from './air-log'
+import { airAround } from './air-log'
 import { appendEvents } from './append'
 import { defectHistory } from './defects'
 import { readLearnt } from './learnt'
@@ -42,10 +42,9 @@ interface FactRow {
 /** What is kept of a pen against what its plan and its whole log give. */
 async function expectTrue(pen: Pen): Promise<void> {
   const events = await eventsOf(knex, pen.id)
-  const first = events.map(event => event.at).sort()[0]
   const now = await knex('pens').where({ id: pen.id }).first('plan_version')
   const plan = await readPlan(knex, { id: pen.id, planVersion: now.plan_version })
-  const scratch = project(plan, events, first ? await airSince(knex, first) : [])
+  const scratch = project(plan, events, await airAround(knex, events))
   const { text, ...summary } = JSON.parse(JSON.stringify(scratch.summary)) as ProjectedSummary
   const row = await knex('pen_rows').where({ pen_id: pen.id }).first()
   expect(row.body).toEqual(summary)

@@ -5,31 +5,19 @@ import { brokenProjection, brokenWords, project, PROJECTION, type BenchEvent, ty
 import { isResin } from '../../core/shelf'
 import { nth } from '../../core/sure'
 import { fittings, materials, materialWith } from '../../reference'
-import { airSince } from './air-log'
+import { airAround } from './air-log'
+import { atHand } from './at-hand'
+import { FACTS, placed, type About } from './facts'
 import { readFitting } from './fittings'
-import { writeFacts } from './facts'
-import { writeTold } from './told'
-import { logsOf } from './log'
+import { lockPens, type LockedPen } from './locked-pens'
+import { named } from './named'
 import { closeOrders } from './order-state'
-import { plansAtHand } from './plan-cache'
+import { writeTold } from './told'
 import { withinWorkshop, type Within } from './within'
-
-interface PenRow {
-  id: string
-  mark: string
-  name: string
-  reason: string | null
-  due: string | null
-  fitting: string
-  material: string
-  method: string
-  maker: string | null
-  created_at: Date
-}
 
 /** A pen with what was worked out of it. */
 interface Found {
-  pen: PenRow
+  pen: LockedPen
   found: Projection
 }
 
@@ -39,30 +27,27 @@ interface Found {
  * that says so, and is told in the log.
  */
 export async function projectPens(trx: Knex, ids: readonly string[]): Promise<void> {
-  if (!ids.length) return
-  const pens: PenRow[] = await trx('pens')
-    .whereIn('id', ids)
-    .orderBy('id')
-    .forUpdate()
-    .select(
-      'id', 'mark', 'name', 'reason', trx.raw('to_char(due, \'YYYY-MM-DD\') as due'), 'fitting', 'material', 'method',
-      'maker', 'created_at',
-    )
-  const [plans, logs] = [await plansAtHand(trx, ids), await logsOf(trx, ids)]
-  const air = await airOf(trx, [...logs.values()].flat())
+  if (ids.length) await projectLocked(trx, await lockPens(trx, ids))
+}
+
+/** The same of pens that are locked already. */
+export async function projectLocked(trx: Knex, pens: readonly LockedPen[]): Promise<void> {
+  if (!pens.length) return
+  const known = await atHand(trx, pens.map(pen => pen.id))
+  const air = await airAround(trx, [...known.values()].flatMap(({ log }) => log))
   const all: Found[] = []
   for (const pen of pens) {
-    const log = logs.get(pen.id) ?? []
-    all.push({ pen, found: workedOut(pen.id, plans.get(pen.id), log, air) ?? (await broken(trx, pen, plans.has(pen.id), log)) })
+    const { plan, log } = known.get(pen.id) ?? { plan: undefined, log: [] }
+    all.push({ pen, found: workedOut(pen.id, plan, log, air) ?? (await broken(trx, pen, Boolean(plan), log)) })
   }
-  await writeRows(trx, all)
-  await closeOrders(trx, all.map(({ pen }) => pen.id))
-  const told = await writeTold(trx, all.map(({ pen, found }) => ({ pen, told: found.told })))
-  await writeFacts(trx, new Map(all.map(({ pen, found }) => [pen.id, found.facts])), told)
+  const over = all.filter(({ pen, found }) => found.told ?? known.get(pen.id)?.told)
+  const also = over.length ? await writeTold(trx, over.map(({ pen, found }) => ({ pen, told: found.told }))) : []
+  await keep(trx, all, also)
+  await closeOrders(trx, all.flatMap(({ pen, found }) => (known.get(pen.id)?.gone === isGone(found) ? [] : [pen.id])))
 }
 
 /** The row of a pen that cannot be worked out, from what its own row says it is made of. */
-async function broken(trx: Knex, pen: PenRow, isPlanned: boolean, events: readonly BenchEvent[]): Promise<Projection> {
+async function broken(trx: Knex, pen: LockedPen, isPlanned: boolean, events: readonly BenchEvent[]): Promise<Projection> {
   const { name, colour, ...material } = materials.find(row => row.id === pen.material) ?? materialWith('unknown')
   const fitting = (await readFitting(trx, pen.fitting))?.fitting ?? nth(fittings, 0)
   return brokenProjection({
@@ -88,50 +73,65 @@ function workedOut(id: string, plan: Plan | undefined, events: readonly BenchEve
 const firstOf = (events: readonly BenchEvent[]): string | undefined =>
   events.reduce<string | undefined>((least, { at }) => (least === undefined || at < least ? at : least), undefined)
 
-/** The air since the first of these entries; none where there is no entry. */
-async function airOf(trx: Knex, events: readonly BenchEvent[]): Promise<AirReading[]> {
-  const first = firstOf(events)
-  return first === undefined ? [] : airSince(trx, first)
-}
-
 /** Of the air of several pens what one of them saw: from the last reading before its first entry on. */
 function airFrom(air: readonly AirReading[], first: string | undefined): readonly AirReading[] {
   if (first === undefined) return []
   return air.slice(Math.max(0, air.findLastIndex(({ at }) => at <= first)))
 }
 
-async function writeRows(trx: Knex, all: readonly Found[]): Promise<void> {
-  const rows = all.map(({ pen, found }) => {
-    const { waits, text: _, ...shown } = found.summary
-    return {
-      pen_id: pen.id,
-      projection: PROJECTION,
-      stage: found.summary.stage,
-      recent: found.summary.lastEntryAt ?? pen.created_at,
-      letter: pen.mark.charAt(0),
-      number: Number(pen.mark.slice(1)),
-      due: pen.due,
-      fitting: pen.fitting,
-      material: pen.material,
-      method: pen.method,
-      method_version: found.summary.broken === undefined ? found.summary.methodVersion : null,
-      open_defects: found.summary.openDefects,
-      gone: found.summary.gone !== undefined,
-      waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
-      body: JSON.stringify({ ...shown, waits }),
-    }
-  })
-  await trx('pen_rows').insert(rows).onConflict(['workshop_id', 'pen_id']).merge()
-  const texts = all.map(({ pen: { id, mark, name, reason }, found }) =>
-    [id, [mark, name, reason ?? '', found.summary.text].join(' ').toLowerCase()])
-  await trx.raw(
-    `insert into pen_search (pen_id, search, words)
-     select id::uuid, search, to_tsvector('simple', search) from unnest(?::text[], ?::text[]) as texts (id, search)
-     on conflict (workshop_id, pen_id)
-     do update set search = excluded.search, words = excluded.words where pen_search.search <> excluded.search`,
-    [texts.map(([id]) => id), texts.map(([, search]) => search)] as never,
-  )
+const ROW = `
+  pen_id uuid, projection integer, stage text, recent timestamptz, letter text, number integer, due date, fitting text, material text,
+  method text, method_version integer, open_defects integer, gone boolean, waits_until timestamptz, body jsonb`
+const COLUMNS = [...ROW.matchAll(/(\w+) \w+/g)].map(([, column]) => column ?? '')
+
+const keepAll = named('keep what was worked out', `
+  with asked as materialized (
+    select ?::uuid[] as pens, ?::jsonb as rows, ?::jsonb as texts, ?::jsonb as facts, ?::jsonb as also),
+  rows_written as (
+    insert into pen_rows (${COLUMNS.join()})
+    select ${COLUMNS.join()} from jsonb_to_recordset((select rows from asked)) as one (${ROW})
+    on conflict (workshop_id, pen_id) do update set ${COLUMNS.map(column => `${column} = excluded.${column}`).join()}),
+  texts_written as (
+    insert into pen_search (pen_id, search, words)
+    select pen_id, search, to_tsvector('simple', search)
+    from jsonb_to_recordset((select texts from asked)) as one (pen_id uuid, search text)
+    on conflict (workshop_id, pen_id)
+    do update set search = excluded.search, words = excluded.words where pen_search.search <> excluded.search),
+  ${FACTS}
+  select 1`)
+
+/** Keeps rows, texts and facts of some pens, and tells what was learnt from those to be old, and what else was touched. */
+async function keep(trx: Knex, all: readonly Found[], also: readonly About[]): Promise<void> {
+  const facts = all.flatMap(({ pen, found }) => placed(pen.id, found.facts))
+  const jsons = [all.map(rowOf), all.map(textOf), facts, also].map(one => JSON.stringify(one))
+  await keepAll(trx, all.map(({ pen }) => pen.id), ...jsons)
 }
+
+const isGone = ({ summary }: Projection): boolean => summary.gone !== undefined
+
+function rowOf({ pen, found }: Found): object {
+  const { waits, text: _, ...shown } = found.summary
+  return {
+    pen_id: pen.id,
+    projection: PROJECTION,
+    stage: found.summary.stage,
+    recent: found.summary.lastEntryAt ?? pen.created_at,
+    letter: pen.mark.charAt(0),
+    number: Number(pen.mark.slice(1)),
+    due: pen.due,
+    fitting: pen.fitting,
+    material: pen.material,
+    method: pen.method,
+    method_version: found.summary.broken === undefined ? found.summary.methodVersion : null,
+    open_defects: found.summary.openDefects,
+    gone: isGone(found),
+    waits_until: waits.reduce<string | null>((last, { until }) => (last === null || until > last ? until : last), null),
+    body: { ...shown, waits },
+  }
+}
+
+const textOf = ({ pen: { id, mark, name, reason }, found }: Found): object =>
+  ({ pen_id: id, search: [mark, name, reason ?? '', found.summary.text].join(' ').toLowerCase() })
 
 /** A new reading of the air moves the waits that run: their pens are worked out anew. */
 export async function projectWaiting(trx: Knex, at: string): Promise<void> {

@@ -21,8 +21,9 @@ export function follow(source: Source, has: Has, send: (message: Message) => Pro
   let { entries: lastEntry, changes: lastChange } = has
   let chain = Promise.resolve()
   async function entries() {
-    for (;;) {
-      const found = await source.entriesAfter(lastEntry)
+    for (let goesOn = true; goesOn;) {
+      const { found, more } = await source.entriesAfter(lastEntry)
+      goesOn = more
       const last = found.at(-1)
       if (!last) return
       lastEntry = last.seq
@@ -31,8 +32,9 @@ export function follow(source: Source, has: Has, send: (message: Message) => Pro
     }
   }
   async function changes() {
-    for (;;) {
-      const found = await source.changesAfter(lastChange)
+    for (let goesOn = true; goesOn;) {
+      const { more, ...found } = await source.changesAfter(lastChange)
+      goesOn = more
       if (!found.changes.length) return
       lastChange = found.upTo
       await send({ kind: 'changes', ...found, rows: await source.rows(`change ${lastChange}`, pensIn(found.changes)) })

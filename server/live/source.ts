@@ -4,14 +4,14 @@ import { eventsAfter } from '../db/log'
 import { rowsOf } from '../db/rows'
 import type { Within } from '../db/within'
 import { readWorkshop } from '../db/workshop'
-import { remembered, sharedCalls, sharedTail } from './tail'
+import { remembered, sharedCalls, sharedTail, type Part } from './tail'
 
 /** Where whoever follows asks for what came in. */
 export interface Source {
   /** Entries after a number, in their order; no more than can be told at once. */
-  entriesAfter: (after: number) => Promise<StoredEvent[]>
-  /** Other changes after a number, each thing once, and the number up to which that is told. */
-  changesAfter: (after: number) => Promise<{ upTo: number, changes: Change[] }>
+  entriesAfter: (after: number) => Promise<Part<StoredEvent>>
+  /** Other changes after a number, each thing once, the number up to which that is told, and whether there may be more. */
+  changesAfter: (after: number) => Promise<{ upTo: number, changes: Change[], more: boolean }>
   /** The rows of some pens as they were at a moment, told by any word for it, or later. */
   rows: (at: string, pens: readonly string[]) => Promise<ListedPen[]>
 }
@@ -20,8 +20,14 @@ const AT_ONCE = 500
 
 /** Asks the database each time, in one workshop. */
 export const askingSource = (within: Within): Source => ({
-  entriesAfter: after => within(trx => eventsAfter(trx, after, AT_ONCE)),
-  changesAfter: after => within(trx => changesAfter(trx, after, AT_ONCE)),
+  entriesAfter: async (after) => {
+    const found = await within(trx => eventsAfter(trx, after, AT_ONCE))
+    return { found, more: found.length >= AT_ONCE }
+  },
+  changesAfter: async (after) => {
+    const told = await within(trx => changesAfter(trx, after, AT_ONCE))
+    return { ...told, more: told.changes.length >= AT_ONCE }
+  },
   rows: async (_at, pens) => (pens.length ? within(async trx => rowsOf(trx, (await readWorkshop(trx)).units, pens)) : []),
 })
 

@@ -1,35 +1,42 @@
 /**
- * Runs something for all who ask at the same time: who asks while it runs waits for the next run, since what it asks for may have come
- * in after this one began.
+ * Runs something for all who ask in the same turn: who asks while it runs waits for the next run, since what it asks for may have come in
+ * after this one began.
  */
 function oneForAll(run: () => Promise<void>): () => Promise<void> {
-  let [running, queued]: (Promise<void> | undefined)[] = []
-  return function ask(): Promise<void> {
-    if (!running) {
-      return (running = run().finally(() => {
-        running = undefined
-      }))
-    }
-    return (queued ??= running.catch(() => undefined).then(() => {
-      queued = undefined
-      return ask()
-    }))
+  let last: Promise<void> = Promise.resolve()
+  let next: Promise<void> | undefined
+  return () => {
+    if (next) return next
+    next = last.catch(() => undefined).then(() => {
+      next = undefined
+      return run()
+    })
+    return (last = next)
   }
 }
 
 /** Of what came in the latest so many are remembered. */
 const REMEMBERED = 2000
 
+/** What comes after a number, and whether there may be more than was told at once. */
+export interface Part<T> {
+  found: T[]
+  more: boolean
+}
+type Read<T> = (after: number) => Promise<Part<T>>
+
 /**
  * The tail of a numbered log, read once for all who follow it. `read` answers what comes after a number, in its order, and whatever is
  * read stays as it is. Answers what takes a number and tells what comes after it: of those who are far behind it asks anew.
  */
-export function sharedTail<T>(read: (after: number) => Promise<T[]>, numberOf: (one: T) => number): (after: number) => Promise<T[]> {
+export function sharedTail<T>(read: Read<T>, numberOf: (one: T) => number): Read<T> {
   let items: T[] = []
   /** The tail holds everything after `from` up to `upTo`. */
   let [from, upTo]: (number | undefined)[] = []
+  let isCut = false
   const readOn = oneForAll(async () => {
-    const found = await read(upTo ?? 0)
+    const { found, more } = await read(upTo ?? 0)
+    isCut = more
     upTo = found.length ? numberOf(found[found.length - 1] as T) : upTo
     items = [...items, ...found]
     if (items.length <= REMEMBERED) return
@@ -45,7 +52,7 @@ export function sharedTail<T>(read: (after: number) => Promise<T[]>, numberOf: (
       await readOn()
       const found = items.filter(one => numberOf(one) > after)
       // Who knows more than was read for the others reads on: one reading is cut off where it gets long.
-      if (after >= from && (found.length || upTo === before)) return found
+      if (after >= from && (found.length || upTo === before)) return { found, more: isCut }
     }
   }
 }
