@@ -5,8 +5,7 @@ import type { NuxtError } from '#app'
 const props = defineProps<{ error: NuxtError }>()
 // The page that would ask for the workshops is not there: nothing is waited for.
 useWorkshops().known = true
-const { dark } = useTheme()
-useHead({ htmlAttrs: { class: () => (dark.value ? 'dark' : '') } })
+useThemeShown()
 const missing = computed(() => props.error.statusCode === 404)
 </script>
 

@@ -21,3 +21,9 @@ export function useTheme() {
   const dark = computed(() => wish.value === 'dark' || (wish.value === 'system' && systemDark.value))
   return { wish, dark }
 }
+
+/** Shows the page in its theme, from now on: on a page that is there as on one that is not. */
+export function useThemeShown() {
+  const { dark } = useTheme()
+  watchEffect(() => document.documentElement.classList.toggle('dark', dark.value))
+}

@@ -36,6 +36,25 @@ it('what comes in at the same moment goes in few transactions, each entry once, 
   expect(begun).toBeLessThanOrEqual(3)
 })
 
+it('as many statements keep one entry as forty of three pens, and few', async () => {
+  const others = await Promise.all(['A2', 'A3'].map(mark => createPen(knex, {
+    mark, name: 'Pear', reason: null, due: null, fitting: 'click-8', material: 'pear', method: 'oil', tool: 'skew', film: 'gloss',
+  })))
+  const pens = [pen, ...others.map(one => one.id)]
+  let asked = 0
+  knex.on('query', () => (asked += 1))
+  async function statementsOf(entries: readonly BenchEvent[]): Promise<number> {
+    asked = 0
+    await appendTogether(place, entries)
+    return asked
+  }
+  // Their plans are known from here on.
+  await statementsOf(pens.map(one => look(one)))
+  const one = await statementsOf([look()])
+  expect(one).toBeLessThanOrEqual(7)
+  expect(await statementsOf(Array.from({ length: 40 }, (_, index) => look(pens[index % pens.length])))).toBe(one)
+})
+
 it('an entry that two send at once is new for one of them', async () => {
   const twice = look()
   const answers = await Promise.all([[look()], [twice], [look(), twice]].map(batch => appendTogether(place, batch)))

@@ -11,9 +11,13 @@ export interface About {
 
 /** A fact of a pen in its place among those of its kind. */
 export interface Placed extends About {
+  /** Of which pen. */
   pen_id: string
+  /** Its place, from 0. */
   place: number
+  /** When it was, ISO 8601. */
   at: string
+  /** What else it says. */
   body: object
 }
 

@@ -6,7 +6,7 @@ import { methods } from '../../reference'
 import { methodSchema, type NewPen } from '../../schemas'
 import { onDatabase } from '../../tests/database/suite'
 import { NotFoundError } from '../faults'
-import { airOfLog, readAir } from './air-log'
+import { airAround, airOfLog, readAir } from './air-log'
 import { appendEvents } from './append'
 
 import { readLearnt } from './learnt'
@@ -184,6 +184,11 @@ it('an old log is judged by the air of its own time, however long ago that was',
     { at: then(years - 60), celsius: 16, humidity: 60 },
   ])
   expect(await airOfLog(knex, record.entries)).toEqual([{ at: then(-600), celsius: 2, humidity: 55 }])
+  // Waits that were begun then ran on in what was read the day after; not in what was read years later.
+  const after = [{ at: then(-600), celsius: 2, humidity: 55 }, { at: then(86_400), celsius: 35, humidity: 40 }]
+  expect(await airAround(knex, record.entries)).toEqual(after)
+  expect(await airAround(knex, [...record.entries, { at: then(years) }]))
+    .toEqual([...after, { at: then(years - 60), celsius: 16, humidity: 60 }])
   // In the workshop's air of today it would have been kept: cold makes CA slow.
   expect(second.wait!.seconds).toBeGreaterThan(30)
   expect(second.wait!.shortBySeconds).toBeCloseTo(second.wait!.seconds - 30, 6)

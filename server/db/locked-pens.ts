@@ -4,15 +4,25 @@ import { named } from './named'
 
 /** A pen that nobody else changes until the transaction ends, with what its row needs of it. */
 export interface LockedPen {
+  /** Its id. */
   id: string
+  /** Its witness mark. */
   mark: string
+  /** What it is called. */
   name: string
+  /** What it is for. */
   reason: string | null
+  /** The day it is due, YYYY-MM-DD. */
   due: string | null
+  /** The id of its fitting. */
   fitting: string
+  /** The id of what it is of. */
   material: string
+  /** The id of its method. */
   method: string
+  /** Whose it is; null where nobody is asked. */
   maker: string | null
+  /** When it was planned. */
   created_at: Date
 }
 

@@ -20,7 +20,9 @@ const REMEMBERED = 2000
 
 /** What comes after a number, and whether there may be more than was told at once. */
 export interface Part<T> {
+  /** What was found, in its order. */
   found: T[]
+  /** Whether there may be more. */
   more: boolean
 }
 type Read<T> = (after: number) => Promise<Part<T>>
