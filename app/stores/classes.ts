@@ -7,10 +7,13 @@ export const useClasses = defineStore('classes', () => {
   async function load() {
     classes.value = await api('GET /api/classes')
   }
+  /** Counts up each time when something of a class was changed, on whichever device. */
+  const told = ref(0)
   /** What stands here, as it is by now. */
   const refresh = async () => {
+    told.value += 1
     if (classes.value) await load()
   }
   const one = (id: string | null | undefined) => classes.value?.find(each => each.id === id)
-  return { classes, load, refresh, one }
+  return { classes, told, load, refresh, one }
 })

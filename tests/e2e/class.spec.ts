@@ -1,5 +1,5 @@
 import { expect, test as base } from '@playwright/test'
-import type { WorkshopList } from '../../contract'
+import type { ClassPage, WorkshopList } from '../../contract'
 import { startStand, type Stand } from '../../scripts/lib/stand'
 import { press } from '../support/bench'
 import { codeFor, somebody } from '../support/door'
@@ -76,6 +76,12 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   await expect(phone.getByRole('heading', { name: /Your teacher looks first/ })).toHaveCount(0)
   await expect(phone.getByRole('button', { name: 'Something is wrong' })).toBeVisible()
   await expect(seat).not.toContainText('waits for you')
+
+  // Another teacher gives the class another name elsewhere.
+  const { entry: now } = (await (await request.get(`/api${its}?workshop=${demo}`)).json()) as ClassPage
+  const data = { version: now.version, name: 'Saturday, the beginners', work: now.work, ended: false }
+  expect((await request.put(`/api${its}?workshop=${demo}`, { data })).ok()).toBe(true)
+  await expect(page.getByRole('heading', { name: 'Saturday, the beginners' })).toBeVisible()
 
   await seat.getByRole('button', { name: /^Marks/ }).click()
   await seat.getByLabel('Shape, of ten').fill('7')

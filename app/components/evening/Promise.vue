@@ -5,7 +5,6 @@ import type { EveningPen } from '#core/evening'
 import { makePlan, planInputs } from '#core/plan'
 import type { Method } from '#core/method'
 import { isCa } from '#core/shelf'
-import { materials } from '#reference'
 import { secondsTo, stretchesFrom, type Stretch } from '~/utils/evening-hours'
 
 /** For pens that are not begun: the earliest day that holds nine times in ten beside all that is there, and what would bring it forward. */
@@ -28,7 +27,8 @@ const byName = (rows: readonly { id: string, name: string }[]) =>
   rows.map(({ id, name }) => ({ label: name, value: id })).sort((a, b) => a.label.localeCompare(b.label, 'en'))
 const fittings = computed(() => byName((stock.fittings ?? []).map(one => one.fitting)))
 const finishes = computed(() => byName(methods.methods ?? []))
-const woods = byName(materials)
+const woods = computed(() => woodChoices(stock.blanks ?? []))
+const woodNamed = (value: string) => woodOf(value, stock.blanks ?? [])
 
 /** What another way would be: another finish, an hour more on the next evenings, or accelerator on the glue and on every CA coat. */
 interface Way { method: Method, longer?: number, accelerated?: boolean }
@@ -38,7 +38,7 @@ const others = computed(() => more.map(one => ({
   ...one, material: one.material || form.material, method: methods.method(one.method || form.method),
 })))
 const otherWords = computed(() => others.value.map(({ count, fitting, material, method }) => {
-  const names = [stock.fitting(fitting)?.fitting.name, materials.find(row => row.id === material)?.name, method?.name]
+  const names = [stock.fitting(fitting)?.fitting.name, woodNamed(material)?.name, method?.name]
   return `${count} × ${names.filter(Boolean).join(', ')}`
 }))
 /** All the pens as they would be, those of the form made this way. */
@@ -50,7 +50,7 @@ const pensOf = ({ method, accelerated }: Way, now: Date): EveningPen[] => {
 /** Pens of one kind as they would be. */
 function kindOf(asked: Omit<PensAsked, 'method'>, method: Method, accelerated: boolean, now: Date): EveningPen[] {
   const fitting = stock.fitting(asked.fitting)?.fitting
-  const material = materials.find(row => row.id === asked.material)
+  const material = woodNamed(asked.material)
   if (!fitting || !material || !workshop.shelf || !workshop.workshop) return []
   const planned = makePlan(planInputs({
     fitting, material, shelf: workshop.shelf, workshop: workshop.workshop,

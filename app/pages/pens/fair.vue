@@ -57,6 +57,8 @@ async function go(listed: ListedPen, how: 'sold' | 'given') {
   await sell(listed, price.value, how)
 }
 const origin = ({ pen }: ListedPen) => stock.blank(pen.blank)?.origin ?? ''
+/** What is set on the price list that somebody wrote. */
+const written = computed(() => here.value.flatMap(({ pen, summary }) => [pen.name, summary.material.name, summary.fitting.name]))
 const finish = ({ pen }: ListedPen) => methods.method(pen.method)?.name ?? ''
 </script>
 
@@ -70,6 +72,7 @@ const finish = ({ pen }: ListedPen) => methods.method(pen.method)?.name ?? ''
       <NuxtLink v-if="me.may('all')" class="key" to="/pens/orders">Orders</NuxtLink>
       <a v-if="me.may('money')" class="key" :href="addressHere('/api/papers/prices.pdf')" target="_blank" rel="noopener">Price list</a>
     </header>
+    <PaperSigns v-if="me.may('money')" :texts="written" />
     <form v-if="chosen === NEW && me.may('money')" class="sheet filled fields" aria-label="A new place" @submit.prevent="addPlace">
       <UFormField label="Name" required><UInput v-model="fresh.name" size="lg" maxlength="80" /></UFormField>
       <UFormField label="What it is"><USelect v-model="fresh.kind" size="lg" :items="kinds" /></UFormField>

@@ -6,6 +6,7 @@ import type { ClassPage, Pen, Seat } from '#contract'
 const route = useRoute()
 const id = computed(() => String(route.params.id))
 const people = usePeople()
+const classes = useClasses()
 const outbox = useOutbox()
 const time = useRightTime()
 const { minute: now } = useClock()
@@ -22,6 +23,8 @@ usePenRows().onTold((rows) => {
   const isHere = (pen: Pen) => pen.classId === id.value || page.value?.seats.some(seat => seat.pen.pen.id === pen.id)
   if (rows.some(({ pen }) => isHere(pen))) follow()
 })
+// What another teacher changes of the class itself, and the marks they give.
+watch(() => classes.told, follow)
 
 const isAsked = ({ standing }: Seat) => standing?.held?.what === 'look' && standing.held.since !== null
 /** Those who wait for a look first, the longest first; then those something is wrong with; the others by their marks. */

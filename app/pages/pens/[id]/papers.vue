@@ -2,7 +2,9 @@
 import { useLocalStorage } from '@vueuse/core'
 
 /** The papers of one pen: each opens as PDF, to be printed or kept. */
-const { pen } = storeToRefs(usePen())
+const { pen, plan } = storeToRefs(usePen())
+const { entered } = storeToRefs(useWorkshops())
+const stock = useStock()
 const words = useLocalStorage('oxlip-makers-words', '')
 const sheet = useLocalStorage('oxlip-label-sheet', 24)
 const from = ref(1)
@@ -10,6 +12,12 @@ const sheets = [
   { label: '24 on a sheet, 70 × 37 mm', value: 24 }, { label: '21 on a sheet, 63.5 × 38.1 mm', value: 21 },
   { label: '10 on a sheet, 105 × 57 mm', value: 10 },
 ]
+/** What is set on them that somebody wrote. */
+const written = computed(() => {
+  const made = plan.value?.inputs
+  const names = [made?.material.name, made?.fitting.name, made?.method.name, entered.value?.name]
+  return [pen.value?.name, pen.value?.reason, words.value, stock.blank(pen.value?.blank ?? null)?.origin, ...names]
+})
 const paper = (name: string, query = '') => addressHere(`/api/pens/${pen.value?.id}/papers/${name}.pdf${query}`)
 </script>
 
@@ -17,6 +25,7 @@ const paper = (name: string, query = '') => addressHere(`/api/pens/${pen.value?.
   <div v-if="pen" class="papers">
     <PenHead :pen="pen" />
     <h2>Papers</h2>
+    <PaperSigns :texts="written" />
     <section class="sheet" aria-label="Job card">
       <h3>Job card</h3>
       <p>Cut, drill and turn-to, and every step with a box to tick at the bench.</p>

@@ -65,6 +65,12 @@ async function handOver() {
 }
 /** Labels for the bags of all its pens. */
 const labels = computed(() => `/api/papers/labels.pdf?${(kept.value?.pens ?? []).map(({ pen }) => `pens=${pen.id}`).join('&')}`)
+/** What is set on its papers that somebody wrote. */
+const written = computed(() => {
+  const { name, order, pens } = kept.value ?? { order: { lines: [] }, pens: [] }
+  const wished = order.lines.flatMap(line => [line.wish, line.refill, line.packing])
+  return [name, ...wished, ...pens.flatMap(({ pen, summary }) => [pen.name, pen.reason, summary.fitting.name, summary.material.name])]
+})
 const isReady = computed(() => standing.value?.how === 'ready')
 </script>
 
@@ -115,6 +121,7 @@ const isReady = computed(() => standing.value?.how === 'ready')
       <span v-if="form.deposit">still to be paid <b>{{ inMoney(sum.open) }}</b></span>
     </p>
     <p v-if="trouble" class="harm" role="alert">{{ trouble }}</p>
+    <PaperSigns v-if="kept" :texts="written" />
     <p class="acts">
       <button v-if="isReady" type="button" class="key next" @click="handOver">Hand it over</button>
       <button type="submit" class="key" :class="{ next: !isReady }" :disabled="sending">Keep</button>
