@@ -7,8 +7,11 @@ const MOMENT = 2000
 export const useAway = createSharedComposable(() => {
   const live = useLive()
   const fresh = useFreshness()
+  /** A page that is not there asks for nothing, so nothing is away. */
+  const error = useError()
   const lasting = refDebounced(computed(() => !live.connected), MOMENT)
   return computed(() => {
+    if (error.value) return ''
     if (lasting.value && !live.connected) return 'not connected'
     return fresh.stale ? 'not fresh' : ''
   })

@@ -124,6 +124,8 @@ for (let part = 0; part < PARTS; part++) {
         await page.goto(path)
         await page.locator(ready).first().waitFor()
         await lookAt(page, name, first)
+        // Everything is there: nothing of what is not connected stands on any of them.
+        await expect(page.getByText('not connected'), name).toHaveCount(0)
       }
       expect(faults).toEqual([])
       expect(asked.filter(url => !url.startsWith(`${stand.address}/`) && !url.startsWith('data:') && !url.startsWith('blob:'))).toEqual([])
