@@ -65,7 +65,8 @@ export function useTogether(ids: () => readonly string[]) {
       if (!one.operation) continue
       const known = counts.get(one.operation.key) ?? { operation: one.operation, ready: 0, all: 0 }
       known.all++
-      if (isReady(one)) known.ready++
+      // Whoever is taken out by hand keeps nobody at it.
+      if (isReady(one) && !out.value.has(one.board.pen.id)) known.ready++
       counts.set(one.operation.key, known)
     }
     const kept = held.value === undefined ? undefined : counts.get(held.value)
