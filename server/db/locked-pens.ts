@@ -1,33 +1,14 @@
 import type { Knex } from 'knex'
 import { APPEND } from './append-lock'
 import { named } from './named'
+import type { PenColumns } from './pen-columns'
+
+const COLUMNS = ['id', 'mark', 'name', 'reason', 'due', 'fitting', 'material', 'method', 'maker', 'created_at'] as const
 
 /** A pen that nobody else changes until the transaction ends, with what its row needs of it. */
-export interface LockedPen {
-  /** Its id. */
-  id: string
-  /** Its witness mark. */
-  mark: string
-  /** What it is called. */
-  name: string
-  /** What it is for. */
-  reason: string | null
-  /** The day it is due, YYYY-MM-DD. */
-  due: string | null
-  /** The id of its fitting. */
-  fitting: string
-  /** The id of what it is of. */
-  material: string
-  /** The id of its method. */
-  method: string
-  /** Whose it is; null where nobody is asked. */
-  maker: string | null
-  /** When it was planned. */
-  created_at: Date
-}
+export type LockedPen = Pick<PenColumns, typeof COLUMNS[number]>
 
-const PENS = `
-  select id, mark, name, reason, to_char(due, 'YYYY-MM-DD') as due, fitting, material, method, maker, created_at`
+const PENS = `select ${COLUMNS.map(one => (one === 'due' ? 'to_char(due, \'YYYY-MM-DD\') as due' : one)).join()}`
 
 const lockSome = named<LockedPen>('lock pens', `${PENS} from pens where id = any(?::uuid[]) order by id for update`)
 
