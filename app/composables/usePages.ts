@@ -30,12 +30,14 @@ export function usePages<Asked extends object, Row>(asked: () => Asked, ask: (qu
   const left = leftOff()?.rows ?? 0
   let calls = 0
   let question: string | undefined
+  let reading: Promise<void> = Promise.resolve()
 
   /** How far it was read for the same question. */
   const reach = (same: boolean): number => Math.min(FAR, question === undefined ? left : same ? read.value?.rows.length ?? 0 : 0)
 
   /** Reads it anew from its beginning. */
-  async function load() {
+  const load = () => (reading = readAnew())
+  async function readAnew() {
     const mine = ++calls
     const now: Asked & Paging = { ...asked() }
     const words = JSON.stringify(now)
@@ -48,12 +50,13 @@ export function usePages<Asked extends object, Row>(asked: () => Asked, ask: (qu
     }
     if (mine === calls) [read.value, question] = [page, words]
   }
-  /** Reads one page more. */
-  async function more() {
+  /** Reads one page more; where the list was read anew meanwhile, after that. */
+  async function more(): Promise<void> {
     const from = read.value
     if (busy.value || !from?.next) return
     busy.value = true
     const mine = calls
+    const words = JSON.stringify(asked())
     try {
       const page = await ask({ ...asked(), after: from.next })
       // Rows may have been changed meanwhile by what was told of them.
@@ -61,6 +64,9 @@ export function usePages<Asked extends object, Row>(asked: () => Asked, ask: (qu
     } finally {
       busy.value = false
     }
+    if (mine === calls || words !== JSON.stringify(asked())) return
+    await reading.catch(() => undefined)
+    await more()
   }
   /** Puts other rows in the place of those that were read. */
   function change(to: (rows: readonly Row[], isWhole: boolean) => readonly Row[]) {

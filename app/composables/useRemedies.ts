@@ -50,6 +50,6 @@ export function useRemedies(late: ComputedRef<readonly Promised[]>) {
 
 /** Hours with one evening longer by so many minutes. */
 function longer(hours: readonly DayHours[], evening: Stretch, minutes: number): DayHours[] {
-  const other = endingAt(hours, evening, addMinutes(evening.to, minutes))
+  const other = edgeMoved(hours, 'turner', evening, 'to', addMinutes(evening.to, minutes))
   return [...hours.filter(one => one.who !== 'turner' || one.day !== evening.day), ...(other ? [other] : [])]
 }

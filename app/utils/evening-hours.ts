@@ -50,18 +50,45 @@ export function stretchesFrom(hours: readonly DayHours[], who: Who, now: Date, d
     }))
 }
 
+/** When anybody is there, of the hours of several: in their order, what overlaps as one. What only touches stays as it was said. */
+export function anybodysOf(...hours: readonly (readonly Stretch[])[]): Stretch[] {
+  const all: Stretch[] = []
+  for (const one of hours.flat().sort((a, b) => a.from.getTime() - b.from.getTime())) {
+    const last = all.at(-1)
+    if (!last || one.from >= last.to) all.push({ ...one })
+    else if (one.to > last.to) last.to = one.to
+  }
+  return all
+}
+
+/** What is left of a stretch without somebody’s hours, which lie in their order. */
+export function leftOf({ from, to }: Pick<Stretch, 'from' | 'to'>, hours: readonly Stretch[]): Pick<Stretch, 'from' | 'to'>[] {
+  const left = []
+  let at = from
+  for (const one of hours) {
+    if (one.to <= at || one.from >= to) continue
+    if (one.from > at) left.push({ from: at, to: one.from })
+    at = one.to
+  }
+  return at < to ? [...left, { from: at, to }] : left
+}
+
 /** The clock on the wall at a moment of a day; where that is over already, 24:00. */
 const clockOn = (day: string, moment: Date): string => (format(moment, 'yyyy-MM-dd') === day ? format(moment, 'HH:mm') : '24:00')
 
+/** Which end of a stretch. */
+export type Edge = 'from' | 'to'
+
 /**
- * The hours of a stretch’s day with that stretch ending at another moment, midnight at the latest; the other stretches of the day stay.
- * Undefined where it would end before it begins.
+ * Somebody’s hours of a stretch’s day with that stretch beginning or ending at another moment of the day, midnight at the latest; the
+ * other stretches of the day stay. Undefined where it would end before it begins.
  */
-export function endingAt(hours: readonly DayHours[], { day, to }: Pick<Stretch, 'day' | 'to'>, until: Date): DayHours | undefined {
-  const end = clockOn(day, to)
-  const other = clockOn(day, until)
-  const spans = spansOn(hours, 'turner', new Date(`${day}T12:00:00`)).map(span => (span.to === end ? { ...span, to: other } : span))
-  return spans.every(({ from, to: ends }) => from < ends) ? { who: 'turner', day, spans } : undefined
+export function edgeMoved(hours: readonly DayHours[], who: Who, stretch: Stretch, edge: Edge, moment: Date): DayHours | undefined {
+  const { day } = stretch
+  const was = clockOn(day, stretch[edge])
+  const other = clockOn(day, moment)
+  const spans = spansOn(hours, who, new Date(`${day}T12:00:00`)).map(span => (span[edge] === was ? { ...span, [edge]: other } : span))
+  return spans.every(({ from, to }) => from < to) ? { who, day, spans } : undefined
 }
 
 /** Stretches as hours of a plan that begins at a moment. A clock that was put back makes none shorter than nothing. */

@@ -6,8 +6,8 @@ import { isLight, type Row, type Span } from './evening-rows'
 export interface EveningDrawing {
   /** Evenings and nights side by side. */
   columns: readonly Column[]
-  /** The lines of hands, each with its name. */
-  hands: readonly { name: string, groups: readonly Group[] }[]
+  /** The lines of hands, each with its name, and where others are there and they are not. */
+  hands: readonly { name: string, groups: readonly Group[], away: readonly Span[] }[]
   /** The pens. */
   rows: readonly Row[]
   /** The moment it is drawn at. */
@@ -47,9 +47,10 @@ export function eveningSvg({ columns, hands, rows, now }: EveningDrawing): strin
     return tag('rect', { x: x(from), y, width: wide, height: high, rx: 2, fill })
       + (fits ? word(x(from) + 4, y + high / 2 + 4.5, says, { 'fill': ink, 'font-size': 12 }) : '')
   }
-  const lines = hands.map(({ name, groups }, index) => {
+  const lines = hands.map(({ name, groups, away }, index) => {
     const y = HEAD + HIGH * index
-    return word(NAME - 8, y + 21, name, { 'text-anchor': 'end', 'font-weight': 700 })
+    return away.map(one => bar(one, y, HIGH, COLOURS.night, '', '')).join('')
+      + word(NAME - 8, y + 21, name, { 'text-anchor': 'end', 'font-weight': 700 })
       + groups.map(one => bar(one, y + 7, 20, COLOURS.ink, one.short, '#ffffff')).join('')
   })
   const pens = rows.map(({ board, bands, waits, edges, flag }, index) => {

@@ -147,8 +147,6 @@ export interface Column {
   from: Date
   /** Until when. */
   to: Date
-  /** Of an evening its day, YYYY-MM-DD. */
-  day?: string
   /** Where it lies, as parts of the whole width. */
   left: number
   /** How wide it is, as a part of the whole. */
@@ -166,8 +164,8 @@ export function columnsOf(evenings: readonly Stretch[], count: number): Column[]
   const whole = shown.reduce((sum, _, index) => sum + wide(index), 0) + NIGHT * Math.max(0, shown.length - 1)
   const columns: Column[] = []
   let left = 0
-  shown.forEach(({ from, to, day }, index) => {
-    columns.push({ kind: 'evening', from, to, day, left, width: wide(index) / whole })
+  shown.forEach(({ from, to }, index) => {
+    columns.push({ kind: 'evening', from, to, left, width: wide(index) / whole })
     left += wide(index) / whole
     const next = shown[index + 1]
     if (!next) return

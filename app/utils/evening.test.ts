@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process'
+import fc from 'fast-check'
 import type { DayHours } from '../../contract'
-import { asHours, atClock, endingAt, promisedBy, spansOn, stretchesFrom } from './evening-hours'
+import { anybodysOf, asHours, atClock, edgeMoved, leftOf, promisedBy, spansOn, stretchesFrom } from './evening-hours'
 import { alongEvenings, columnsOf } from './evening-view'
 import { chanceWords, inTen, lateWords, promiseWords, provenWords, readyTimes, shortWords, type Promised } from './evening-words'
 
@@ -26,14 +27,49 @@ describe('hours', () => {
     expect(third).toBeUndefined()
     expect(asHours([first!, second!], friday)).toEqual([{ from: 0, to: 3600 }, { from: 7200, to: 21_600 }])
   })
-  it('an evening that is made longer keeps the other stretches of its day, and ends at midnight at the latest', () => {
+  it('an evening that begins or ends otherwise keeps the other stretches of its day, and ends at midnight at the latest', () => {
     const hours = [said('5', ['17:00', '19:00'], ['20:00', '22:00'])]
-    const evening = { day: '2019-11-29', to: at('2019-11-29T22:00:00') }
-    expect(endingAt(hours, evening, at('2019-11-29T22:30:00'))).toEqual(said('2019-11-29', ['17:00', '19:00'], ['20:00', '22:30']))
-    expect(endingAt(hours, evening, at('2019-11-30T01:00:00'))!.spans[1]).toEqual({ from: '20:00', to: '24:00' })
-    expect(endingAt(hours, evening, at('2019-11-29T20:00:00'))).toBeUndefined()
-    const late = { day: '2019-11-29', to: at('2019-11-30T00:00:00') }
-    expect(endingAt([said('5', ['20:00', '24:00'])], late, at('2019-11-29T23:00:00'))!.spans).toEqual([{ from: '20:00', to: '23:00' }])
+    const evening = { day: '2019-11-29', from: at('2019-11-29T20:00:00'), to: at('2019-11-29T22:00:00') }
+    const ending = (until: string) => edgeMoved(hours, 'turner', evening, 'to', at(until))
+    expect(ending('2019-11-29T22:30:00')).toEqual(said('2019-11-29', ['17:00', '19:00'], ['20:00', '22:30']))
+    expect(ending('2019-11-30T01:00:00')!.spans[1]).toEqual({ from: '20:00', to: '24:00' })
+    expect(ending('2019-11-29T20:00:00')).toBeUndefined()
+    const late = { ...evening, to: at('2019-11-30T00:00:00') }
+    expect(edgeMoved([said('5', ['20:00', '24:00'])], 'turner', late, 'to', at('2019-11-29T23:00:00'))!.spans)
+      .toEqual([{ from: '20:00', to: '23:00' }])
+    const beginning = (from: string) => edgeMoved(hours, 'turner', evening, 'from', at(from))
+    expect(beginning('2019-11-29T19:35:00')).toEqual(said('2019-11-29', ['17:00', '19:00'], ['19:35', '22:00']))
+    expect(beginning('2019-11-29T22:00:00')).toBeUndefined()
+    expect(beginning('2019-11-28T23:00:00')).toBeUndefined()
+    // Whoever helps has hours of their own.
+    expect(edgeMoved([...hours, { ...hours[0]!, who: 'helper' }], 'helper', evening, 'to', at('2019-11-29T21:00:00')))
+      .toEqual({ who: 'helper', day: '2019-11-29', spans: [{ from: '17:00', to: '19:00' }, { from: '20:00', to: '21:00' }] })
+  })
+  it('of several are when anybody is there: whoever is there is in one of them, at no moment in two (property)', () => {
+    const day = at('2019-11-29T00:00:00').getTime()
+    const clock = (hours: number) => new Date(day + hours * 3_600_000)
+    const hour = (from: number, to: number) => ({ day: '2019-11-29', from: clock(from), to: clock(to) })
+    expect(anybodysOf([hour(17, 19), hour(19, 21)], [hour(9, 11), hour(20, 22)])).toEqual([hour(9, 11), hour(17, 19), hour(19, 22)])
+    expect(leftOf(hour(9, 22), [hour(8, 10), hour(12, 13), hour(20, 23)])).toMatchObject([
+      { from: clock(10), to: clock(12) }, { from: clock(13), to: clock(20) },
+    ])
+    const ends = fc.uniqueArray(fc.integer({ min: 0, max: 24 }), { minLength: 2, maxLength: 10 })
+    const hours = ends.map((all) => {
+      const sorted = [...all].sort((a, b) => a - b)
+      return sorted.flatMap((from, index) => (index % 2 || sorted[index + 1] === undefined ? [] : [hour(from, sorted[index + 1]!)]))
+    })
+    fc.assert(fc.property(hours, hours, (mine, theirs) => {
+      const inside = (all: readonly { from: Date, to: Date }[], moment: number) =>
+        all.filter(({ from, to }) => moment > from.getTime() && moment < to.getTime()).length
+      const both = anybodysOf(mine, theirs)
+      const away = both.flatMap(one => leftOf(one, mine))
+      for (let half = 0; half < 24; half++) {
+        const moment = day + (half + 0.5) * 3_600_000
+        const [own, other] = [inside(mine, moment), inside(theirs, moment)]
+        expect(inside(both, moment)).toBe(Math.max(own, other))
+        expect(inside(away, moment)).toBe(Number(other > own))
+      }
+    }))
   })
   it('a promise holds in the afternoon of its day', () => {
     expect(promisedBy('2019-12-07')).toEqual(at('2019-12-07T18:00:00'))

@@ -29,6 +29,7 @@ it('a changed order has all pieces of every pen, is another where it says, and m
       others += Number(order.some((pen, at) => pen !== kept.order[at]))
       if (chance() < 0.3) kept.put(order, from)
     }
-    expect(others).toBeGreaterThan(10)
+    // Of two pens there are few other orders: of 5,000 such evenings the fewest that came were eight.
+    expect(others).toBeGreaterThan(3 * (pens.length - 1))
   }), { numRuns: 60 })
 })

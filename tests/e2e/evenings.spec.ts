@@ -189,12 +189,55 @@ test('hours are typed, and wrong ones are told; no hours at all says what to do;
   await expect(dialog).toBeVisible()
 })
 
+test('hours of whoever helps, when the turner is not there, stand between the evenings: what is done in them and whose they are', async ({
+  page, request, pen,
+}) => {
+  await inOwn(request)
+  await hours(request, 1, 3)
+  const say = (day: number, spans: object[]) => request.put('/api/evenings/hours', { data: { who: 'helper', day: dayAt(day), spans } })
+  await say(2, [{ from: '09:00', to: '12:00' }])
+  await say(3, [{ from: '20:00', to: '22:30' }])
+  for (const mark of ['J1', 'J2', 'J3', 'J4']) await pen({ mark, due: dayAt(9) })
+  await page.goto('/evenings')
+  await rested(page)
+  const heads = page.locator('.chart .head.evening')
+  await expect(heads.locator('b')).toHaveText([1, 2, 3].map(day => format(addDays(new Date(), day), 'EEE d MMM')))
+  // Where both are there for a while it is one evening, as long as anybody is there.
+  await expect(heads.locator('.hours')).toHaveText(['19:00–21:30', '09:00–12:00', '19:00–22:30'])
+  const line = (name: string) => page.locator('.chart .hands').filter({ hasText: name })
+  await expect(line('who helps').locator('.work').first()).toBeVisible()
+  await expect(line('your hands').getByTitle('your hands: not there')).toHaveCount(2)
+  await expect(line('who helps').getByTitle('who helps: not there')).toHaveCount(2)
+  // Everybody’s hours have two ends.
+  await expect(page.getByRole('button', { name: /^The (beginning|end) of/ })).toHaveCount(8)
+  const list = page.getByRole('region', { name: `${format(addDays(new Date(), 2), 'EEE d MMM')}, for whoever helps` })
+  await expect(list.getByRole('link').first()).toContainText(/\d\d:\d\d/)
+  const ends = page.getByRole('button', { name: new RegExp(`^The end of ${format(addDays(new Date(), 3), 'EEE d MMM')}, 21:30`) })
+  await ends.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('button', { name: /^The end of .*, 21:35/ })).toBeVisible()
+  await expect(heads.locator('.hours').last()).toHaveText('19:00–22:30')
+  // Whoever helps comes half an hour sooner, drawn out by the finger: told while it is held, and kept.
+  const begins = page.getByRole('button', { name: /^The beginning of .* for whoever helps, 09:00/ })
+  const [held, column] = [(await begins.boundingBox())!, (await heads.nth(1).boundingBox())!]
+  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(held.x + held.width / 2 - column.width / 6, held.y + held.height / 2, { steps: 4 })
+  await expect(heads.locator('.hours').nth(1)).toHaveText('08:30–12:00')
+  await page.mouse.up()
+  await expect(page.getByRole('button', { name: /^The beginning of .* for whoever helps, 08:30/ })).toBeVisible()
+  expect(await (await request.get('/api/evenings/hours')).json())
+    .toContainEqual({ who: 'helper', day: dayAt(2), spans: [{ from: '08:30', to: '12:00' }] })
+  for (const day of [2, 3]) await request.put('/api/evenings/hours', { data: { who: 'helper', day: dayAt(day), spans: null } })
+})
+
 test('the sheet prints the evenings without keys, and the calendar has them', async ({ page, request, pen }) => {
   await inOwn(request)
   await hours(request, 1, 2, 3)
   const helping = { who: 'helper', day: dayAt(2), spans: [{ from: '19:00', to: '20:30' }] }
   expect((await request.put('/api/evenings/hours', { data: helping })).status()).toBe(200)
   await pen({ mark: 'P1', due: dayAt(6) })
+  await pen({ mark: 'P2', name: 'Apple 梨', due: dayAt(8) })
   // Gone to at once, where no evening was planned before: it is kept from here too.
   const keeping = page.waitForResponse(answer => answer.url().includes('/api/evenings/plan'))
   await page.goto('/evenings/sheet')
@@ -202,6 +245,7 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   const first = page.getByRole('row').filter({ hasText: 'P1' }).first()
   await expect(first).toContainText('19:')
   expect((await keeping).status()).toBe(200)
+  await expect(page.getByText('Papers have no letters for 梨.')).toBeVisible()
   // The file has what stands here, line by line, and what is promised; while it was made a better order may have been found.
   let paper = ''
   await expect(async () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addMinutes, differenceInCalendarDays, format } from 'date-fns'
+import { addMinutes, differenceInCalendarDays, format, max, min } from 'date-fns'
 import type { Board } from '~/stores/bench'
 import type { Column, Shown } from '~/utils/evening-view'
 import type { Wish } from '~/composables/usePinning'
@@ -7,7 +7,11 @@ import type { Wish } from '~/composables/usePinning'
 /** The coming evenings side by side, nights folded between them: the line of hands on top, a row for each pen. */
 const props = defineProps<{
   blocks: readonly Shown[]
+  /** What is shown side by side: when anybody is there. */
   evenings: readonly Stretch[]
+  /** The turner’s own hours, and those of whoever helps. */
+  own: readonly Stretch[]
+  helped: readonly Stretch[]
   promised: readonly Promised[]
   boards: readonly Board[]
   before: boolean
@@ -22,7 +26,7 @@ const emit = defineEmits<{
   pick: [block: Shown]
   hold: [block: Shown, wish: Wish | undefined]
   put: [block: Shown, wish: Wish]
-  ends: [evening: Pick<Stretch, 'day' | 'to'>, until: Date]
+  drawn: [who: Who, evening: Stretch, edge: Edge, moment: Date]
 }>()
 const { minute: now } = useClock()
 
@@ -33,12 +37,22 @@ const rows = computed(() => all.value.filter(hasMuch))
 const isLong = computed(() => rows.value.some(one => one.board.pen.mark.length > 3))
 const others = computed(() => all.value.filter(one => !hasMuch(one)).map(one => one.board.pen.mark))
 const shown = computed(() => props.blocks.filter(one => one.inHours && isShown(columns.value, one)))
-const hands = computed(() => groupsOf(shown.value.filter(one => one.crew === 0)))
-const helps = computed(() => groupsOf(shown.value.filter(one => one.crew > 0)))
+/** Somebody’s line: what their hands do, in which of their hours, and where others are there and they are not. */
+const lineOf = (who: Who, name: string, hours: readonly Stretch[]) => ({
+  who,
+  name,
+  groups: groupsOf(shown.value.filter(one => (one.crew === 0) === (who === 'turner'))),
+  hours: hours.filter(one => isShown(columns.value, one)),
+  away: columns.value.flatMap(one => (one.kind === 'evening' ? leftOf(one, hours) : [])),
+})
+const lines = computed(() => [
+  lineOf('turner', 'your hands', props.own),
+  lineOf('helper', 'who helps', props.helped),
+].filter(one => one.who === 'turner' || one.hours.length))
 const isNowShown = computed(() => isShown(columns.value, { from: now.value, to: addMinutes(now.value, 1) }))
 const asSvg = () => eveningSvg({
   columns: columns.value,
-  hands: [{ name: 'your hands', groups: hands.value }, ...(helps.value.length ? [{ name: 'who helps', groups: helps.value }] : [])],
+  hands: lines.value,
   rows: rows.value,
   now: now.value,
 })
@@ -47,10 +61,15 @@ const nightName = ({ from, to }: Column) => {
   if (!nights) return ''
   return nights > 1 ? `${nights} nights` : 'night'
 }
-/** The end of an evening while it is drawn out. */
-const pulled = ref<{ day: string, end: Date }>()
-const pull = (day: string, end: Date | undefined) => (pulled.value = end && { day, end })
-const endOf = ({ day, to }: Column) => format(pulled.value?.day === day ? pulled.value?.end ?? to : to, 'HH:mm')
+/** An end of somebody’s hours while it is drawn out. */
+const pulled = shallowRef<{ evening: Stretch, edge: Edge, moment: Date }>()
+/** From when until when anybody is there, with what is drawn out as it would be. */
+function hoursOf({ from, to }: Column): string {
+  const those = [...props.own, ...props.helped].filter(one => one.from >= from && one.to <= to).map(one =>
+    (one === pulled.value?.evening ? { ...one, [pulled.value.edge]: pulled.value.moment } : one))
+  const clock = (moments: readonly Date[], which: typeof min) => format(which([...moments]), 'HH:mm')
+  return `${clock(those.map(one => one.from), min)}–${clock(those.map(one => one.to), max)}`
+}
 const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `${100 * width}%` })
 </script>
 
@@ -75,17 +94,17 @@ const placed = ({ left, width }: Column) => ({ left: `${100 * left}%`, width: `$
       <div class="lane">
         <div v-for="(one, index) in columns" :key="index" :class="['head', one.kind]" :style="placed(one)">
           <template v-if="one.kind === 'evening'">
-            <b>{{ eveningName(one.from, now) }}</b><span class="hours">{{ format(one.from, 'HH:mm') }}–{{ endOf(one) }}</span>
+            <b>{{ eveningName(one.from, now) }}</b>
+            <span class="hours">{{ hoursOf(one) }}</span>
           </template>
           <span v-else>{{ nightName(one) }}</span>
         </div>
       </div>
     </div>
     <EveningHands
-      name="your hands" :groups="hands" :columns="columns" :movable="movable" @pulled="pull"
-      @ends="(evening, until) => emit('ends', evening, until)"
+      v-for="line in lines" :key="line.who" v-bind="line" :columns="columns" :movable="movable" @pulled="pulled = $event"
+      @drawn="(evening, edge, moment) => emit('drawn', line.who, evening, edge, moment)"
     />
-    <EveningHands v-if="helps.length" name="who helps" :groups="helps" :columns="columns" />
     <EveningRow
       v-for="row in rows" :key="row.board.pen.id" :row="row" :columns="columns" :cost="cost" :movable="movable"
       @pick="emit('pick', $event)" @hold="(block, wish) => emit('hold', block, wish)" @put="(block, wish) => emit('put', block, wish)"

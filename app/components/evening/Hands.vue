@@ -2,41 +2,66 @@
 import { addMinutes, format } from 'date-fns'
 import type { Column, Group } from '~/utils/evening-view'
 
-/** The line of hands: what they do, where something is changed, and the ends of evenings, which can be drawn longer or shorter. */
-const props = defineProps<{ name: string, groups: readonly Group[], columns: readonly Column[], movable?: boolean }>()
-const emit = defineEmits<{ ends: [evening: Pick<Stretch, 'day' | 'to'>, until: Date], pulled: [day: string, end: Date | undefined] }>()
+/** Somebody’s line: what hands do, where something is changed, and both ends of their hours, which can be drawn out and in. */
+const props = defineProps<{
+  who: Who
+  name: string
+  groups: readonly Group[]
+  columns: readonly Column[]
+  /** When they are there, of what is shown. */
+  hours: readonly Stretch[]
+  /** When others are there and they are not. */
+  away: readonly Pick<Stretch, 'from' | 'to'>[]
+  movable: boolean
+}>()
+const emit = defineEmits<{
+  drawn: [evening: Stretch, edge: Edge, moment: Date]
+  pulled: [held: { evening: Stretch, edge: Edge, moment: Date } | undefined]
+}>()
 const { minute: now } = useClock()
-const evenings = computed(() => (props.movable ? props.columns.filter(one => one.kind === 'evening') : []))
+/** What has begun begins where it began. */
+const ends = computed(() => (props.movable ? props.hours : []).flatMap((evening): End[] => [
+  ...(evening.from > now.value ? [{ evening, edge: 'from', at: evening.from } as const] : []),
+  { evening, edge: 'to', at: evening.to },
+]))
+interface End { evening: Stretch, edge: Edge, at: Date }
 const field = useTemplateRef('field')
+function called({ evening, edge, at }: End): string {
+  const whose = props.who === 'helper' ? ' for whoever helps' : ''
+  const which = `The ${edge === 'to' ? 'end' : 'beginning'} of ${eveningName(evening.from, now.value)}${whose}`
+  return `${which}, ${format(at, 'HH:mm')}: arrow keys make it later or sooner`
+}
 
 /** Ends lie on five minutes. */
 const STEP = 5
-const pulled = ref<{ day: string, x: number, minutes: number }>()
-function pull({ day = '' }: Column, event: PointerEvent) {
-  pulled.value = { day, x: event.clientX, minutes: 0 }
+const pulled = ref<{ x: number, minutes: number }>()
+function pull(event: PointerEvent) {
+  pulled.value = { x: event.clientX, minutes: 0 }
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
 }
-function pulling({ day = '', from, to, width }: Column, event: PointerEvent) {
+function pulling({ evening, edge, at }: End, event: PointerEvent) {
   const box = field.value?.getBoundingClientRect()
-  if (!pulled.value || !box) return
-  const perPixel = (to.getTime() - from.getTime()) / (width * box.width)
+  const column = props.columns.find(one => one.kind === 'evening' && one.from <= evening.from && one.to >= evening.to)
+  if (!pulled.value || !box || !column) return
+  const perPixel = (column.to.getTime() - column.from.getTime()) / (column.width * box.width)
   pulled.value.minutes = Math.round(((event.clientX - pulled.value.x) * perPixel) / 60_000 / STEP) * STEP
-  emit('pulled', day, addMinutes(to, pulled.value.minutes))
+  emit('pulled', { evening, edge, moment: addMinutes(at, pulled.value.minutes) })
 }
-function letGo(column: Column) {
+function letGo(end: End) {
   const minutes = pulled.value?.minutes ?? 0
   pulled.value = undefined
-  emit('pulled', '', undefined)
-  if (minutes) lengthen(column, minutes)
+  emit('pulled', undefined)
+  if (minutes) move(end, minutes)
 }
-/** The evening ends so many minutes later, that day only. */
-const lengthen = ({ day = '', to }: Column, minutes: number) => emit('ends', { day, to }, addMinutes(to, minutes))
+/** So many minutes later, that day only. */
+const move = ({ evening, edge, at }: End, minutes: number) => emit('drawn', evening, edge, addMinutes(at, minutes))
 </script>
 
 <template>
   <div class="row hands">
     <span class="name">{{ name }}</span>
     <div ref="field" class="lane">
+      <i v-for="one in away" :key="one.from.getTime()" class="away" :style="drawnAt(columns, one)" :title="`${name}: not there`" />
       <template v-for="(group, index) in groups" :key="index">
         <span class="work" :style="drawnAt(columns, group)" :title="`${group.title}: ${group.marks.join(' ')}`">
           <b>{{ group.short }}</b>
@@ -44,10 +69,10 @@ const lengthen = ({ day = '', to }: Column, minutes: number) => emit('ends', { d
         <i v-if="group.change" class="change" :style="{ left: drawnAt(columns, group).left }" />
       </template>
       <button
-        v-for="one in evenings" :key="one.day" type="button" class="end" :style="{ left: `${100 * (one.left + one.width)}%` }"
-        :aria-label="`The end of ${eveningName(one.from, now)}, ${format(one.to, 'HH:mm')}: arrow keys make it later or sooner`"
-        @pointerdown="pull(one, $event)" @pointermove="pulling(one, $event)" @pointerup="letGo(one)"
-        @keydown.right.stop.prevent="lengthen(one, STEP)" @keydown.left.stop.prevent="lengthen(one, -STEP)"
+        v-for="one in ends" :key="one.edge + one.at.getTime()" type="button" class="end" :class="one.edge" :aria-label="called(one)"
+        :style="{ left: drawnAt(columns, { from: one.at, to: one.at }).left }"
+        @pointerdown="pull($event)" @pointermove="pulling(one, $event)" @pointerup="letGo(one)"
+        @keydown.right.stop.prevent="move(one, STEP)" @keydown.left.stop.prevent="move(one, -STEP)"
       />
     </div>
   </div>
@@ -55,8 +80,9 @@ const lengthen = ({ day = '', to }: Column, minutes: number) => emit('ends', { d
 
 <style scoped>
 .row { position: relative; display: grid; grid-template-columns: var(--name) minmax(0, 1fr); align-items: center; }
-.name { padding-right: 0.6rem; font-size: 0.95rem; font-weight: 700; line-height: 1.15; text-align: right; }
+.name { padding-right: 0.9rem; font-size: 0.95rem; font-weight: 700; line-height: 1.15; text-align: right; }
 .lane { position: relative; min-height: 2.75rem; }
+.away { position: absolute; inset-block: 0; background: color-mix(in srgb, var(--line) 55%, transparent); }
 .work {
   position: absolute;
   top: 0.85rem;
@@ -102,4 +128,7 @@ const lengthen = ({ day = '', to }: Column, minutes: number) => emit('ends', { d
   border-radius: 3px;
   background: var(--ink);
 }
+/* A beginning stands before it, so that it lies on nothing that is done first. */
+.end.from { margin-left: -21px; }
+.end.from::after { left: 12px; }
 </style>

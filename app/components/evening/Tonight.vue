@@ -3,7 +3,7 @@ import { roughSpan } from '#core/format'
 import type { Group } from '~/utils/evening-view'
 
 /** The next evening as somebody’s hands go, in large letters; a group of pens is one tap from being worked together. */
-const props = defineProps<{ groups: readonly Group[], evening: Stretch | undefined, who?: string }>()
+const props = defineProps<{ who: Who, evening: Stretch, groups: readonly Group[] }>()
 const id = useId()
 const { minute: now } = useClock()
 /** So many stand there at once; the rest is a tap away. */
@@ -15,16 +15,16 @@ const to = ({ blocks }: Group) => {
 }
 const span = ({ from, to: ends }: Group) => roughSpan((ends.getTime() - from.getTime()) / 1000)
 const overNight = ({ blocks }: Group) =>
-  blocks.some(one => one.waits && props.evening && one.waits > props.evening.to && one.waits.getTime() - one.to.getTime() >= 7_200_000)
-const name = computed(() => (props.evening ? eveningName(props.evening.from, now.value) : ''))
+  blocks.some(one => one.waits && one.waits > props.evening.to && one.waits.getTime() - one.to.getTime() >= 7_200_000)
+const name = computed(() => eveningName(props.evening.from, now.value))
 </script>
 
 <template>
-  <section v-if="groups.length" :aria-labelledby="id">
-    <h2 :id="id">{{ name }}, {{ who ?? 'as the hands go' }}</h2>
+  <section :aria-labelledby="id">
+    <h2 :id="id">{{ name }}, {{ who === 'helper' ? 'for whoever helps' : 'as the hands go' }}</h2>
     <ol class="figures">
       <li v-for="(group, index) in open ? groups : groups.slice(0, SHOWN)" :key="index">
-        <NuxtLink :to="to(group)" class="sheet" :class="{ next: index === 0 && !who }">
+        <NuxtLink :to="to(group)" class="sheet" :class="{ next: index === 0 && who === 'turner' }">
           <span class="when">{{ clockTime(group.from, now) }} · {{ span(group) }}</span>
           <b>{{ group.title }}</b>
           <span>{{ group.marks.join(' ') }}<template v-if="overNight(group)"> · <i>goes on over night</i></template></span>

@@ -23,7 +23,9 @@ const frame = useTemplateRef('frame')
 const { width } = useElementSize(frame)
 const count = computed(() => 1 + Math.max(0, Math.min(3, Math.floor((width.value - FIRST) / EVENING))))
 const from = ref(0)
-const shown = computed(() => evenings.value.slice(from.value, from.value + count.value))
+/** When anybody is there: whoever helps may come when the turner does not. */
+const there = computed(() => anybodysOf(evenings.value, helps.value))
+const shown = computed(() => there.value.slice(from.value, from.value + count.value))
 const heading = computed(() => {
   const first = shown.value[0]
   if (!first) return 'Evenings'
@@ -36,19 +38,18 @@ const night = computed(() => {
   const first = evenings.value[0]
   return first ? nightWords(blocks.value, first) : ''
 })
-/** The evening that is next, as hands go. */
-const tonight = computed(() => {
-  const first = evenings.value[0]
-  return first ? groupsIn(blocks.value, first, 'turner') : []
-})
-/** What whoever helps does next, where that is the same day. */
-const helped = computed(() => {
-  const [first, own] = [helps.value[0], evenings.value[0]]
-  return first && first.day === own?.day ? groupsIn(blocks.value, first, 'helper') : []
+/** The evening that is next, as hands go, and the next in which whoever helps has something to do: what comes first stands first. */
+const lists = computed(() => {
+  const next = (of: readonly Stretch[], who: Who) => {
+    const evening = of.find(one => groupsIn(blocks.value, one, who).length)
+    return evening ? [{ who, evening, groups: groupsIn(blocks.value, evening, who) }] : []
+  }
+  return [...next(evenings.value.slice(0, 1), 'turner'), ...next(helps.value, 'helper')]
+    .sort((a, b) => a.evening.from.getTime() - b.evening.from.getTime())
 })
 /** Work that no evening is long enough for. */
 const tooLong = computed(() => {
-  const longest = Math.max(0, ...evenings.value.map(one => secondsTo(one.from, one.to)))
+  const longest = Math.max(0, ...[...evenings.value, ...helps.value].map(one => secondsTo(one.from, one.to)))
   return blocks.value.find(one => (one.to.getTime() - one.from.getTime()) / 1000 > longest)
 })
 const over = computed(() => new Set(blocks.value.filter(one => !one.inHours).map(one => one.board.pen.mark)))
@@ -76,12 +77,12 @@ const { query } = useRoute()
 const asking = ref(query.fitting !== undefined)
 const saying = ref(false)
 const ownOf = (pen: string) => blocks.value.filter(one => one.pen === pen)
-function lengthen(evening: Pick<Stretch, 'day' | 'to'>, until: Date) {
-  const change = endingAt(store.kept?.hours ?? [], evening, until)
+function draw(who: Who, evening: Stretch, edge: Edge, moment: Date) {
+  const change = edgeMoved(store.kept?.hours ?? [], who, evening, edge, moment)
   if (change) void store.attempt(() => store.sayHours(change))
 }
 function move(by: number) {
-  from.value = Math.max(0, Math.min(Math.max(0, evenings.value.length - count.value), from.value + by))
+  from.value = Math.max(0, Math.min(Math.max(0, there.value.length - count.value), from.value + by))
 }
 </script>
 
@@ -118,7 +119,7 @@ function move(by: number) {
     <template v-else>
       <div class="says figures">
         <p v-for="one in late.slice(0, 3)" :key="one.pen">
-          <b class="harm">◆ {{ lateWords(one, evenings) }}, promised for {{ dayWords(one.due) }}:</b>
+          <b class="harm">◆ {{ lateWords(one, there) }}, promised for {{ dayWords(one.due) }}:</b>
           {{ remedies.get(one.pen) ?? 'looking for what would keep it ...' }}
         </p>
         <p v-if="late.length > 3" class="harm">◆ {{ countWord(late.length - 3) }} more miss their day.</p>
@@ -140,9 +141,9 @@ function move(by: number) {
       </div>
       <p v-if="store.trouble" class="harm" role="alert">{{ store.trouble }}</p>
       <EveningChart
-        :blocks="blocks" :evenings="shown" :promised="promised" :boards="store.boards" :before="from > 0"
-        :after="from + count < evenings.length" :cost="cost" :movable="me.may('shelf')" @move="move"
-        @pick="pick" @hold="hold" @put="put" @ends="lengthen"
+        :blocks="blocks" :evenings="shown" :own="evenings" :helped="helps" :promised="promised" :boards="store.boards" :before="from > 0"
+        :after="from + count < there.length" :cost="cost" :movable="me.may('shelf')" @move="move"
+        @pick="pick" @hold="hold" @put="put" @drawn="draw"
       />
       <EveningPicked
         v-if="picked && me.may('shelf')" :picked="picked" :own="ownOf(picked.pen)" :cost="cost"
@@ -151,8 +152,7 @@ function move(by: number) {
         @weigh="picked && weigh(picked.pen, $event)" @drop="drop" @close="pick(undefined)"
       />
       <EveningWishes :pins="store.kept?.pins ?? []" :blocks="blocks" :movable="me.may('shelf')" @drop="drop" />
-      <EveningTonight :groups="tonight" :evening="evenings[0]" />
-      <EveningTonight :groups="helped" :evening="helps[0]" who="for whoever helps" />
+      <EveningTonight v-for="one in lists" :key="one.who" v-bind="one" />
       <p class="quiet figures">
         A notch on the line of hands is a change of bit, paper or bottle; bands are waits that run by themselves. {{ danger }}
       </p>

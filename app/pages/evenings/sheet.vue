@@ -23,6 +23,9 @@ const promised = computed(() => {
   for (const { pen: { mark, name, due } } of store.boards) if (due !== null) days.set(due, [...(days.get(due) ?? []), `${mark} ${name}`])
   return [...days].sort(([a], [b]) => a.localeCompare(b)).map(([due, pens]) => ({ due, pens }))
 })
+/** Names that stand on the file, and whatever else was typed: products of one’s own are named in what is done. */
+const written = computed(() =>
+  [...promised.value.flatMap(one => one.pens), ...evenings.value.flatMap(one => one.groups.map(group => group.title))])
 const print = () => window.print()
 const { trouble, busy, attempt } = useAttempt()
 /** The same as a PDF: as it stands here, whether or not it was kept. */
@@ -45,6 +48,7 @@ const save = () => attempt(async () => {
       <NuxtLink class="key no-print" to="/evenings">Back to the evenings</NuxtLink>
     </header>
     <p v-if="trouble" class="harm no-print" role="alert">{{ trouble }}</p>
+    <PaperSigns class="no-print" :texts="written" />
     <p v-if="!evenings.length">Nothing is laid into the coming evenings.</p>
     <section v-for="one in evenings" :key="one.who + one.from.toISOString()">
       <h2>
