@@ -1,3 +1,6 @@
+import { computed, ref, shallowRef } from 'vue'
+import { leftOff } from '~/utils/left-off'
+
 /** A part of a list: its rows, and where the next one begins; null at the end. */
 export interface Page<Row> {
   /** Its rows, in their order. */
@@ -50,23 +53,29 @@ export function usePages<Asked extends object, Row>(asked: () => Asked, ask: (qu
     }
     if (mine === calls) [read.value, question] = [page, words]
   }
-  /** Reads one page more; where the list was read anew meanwhile, after that. */
+  /** Reads one page more: after what is being read anew, and again after it where the list was read anew meanwhile. */
   async function more(): Promise<void> {
-    const from = read.value
-    if (busy.value || !from?.next) return
+    if (busy.value || !read.value?.next) return
     busy.value = true
-    const mine = calls
     const words = JSON.stringify(asked())
     try {
-      const page = await ask({ ...asked(), after: from.next })
-      // Rows may have been changed meanwhile by what was told of them.
-      if (mine === calls && read.value) read.value = { rows: [...read.value.rows, ...page.rows], next: page.next }
+      while (!await onePage(words));
     } finally {
       busy.value = false
     }
-    if (mine === calls || words !== JSON.stringify(asked())) return
-    await reading.catch(() => undefined)
-    await more()
+  }
+  /** Reads one page more where the same is still asked; false: the list was read anew meanwhile. */
+  async function onePage(words: string): Promise<boolean> {
+    const last = reading
+    await last.catch(() => undefined)
+    if (last !== reading) return false
+    const [from, mine] = [read.value?.next, calls]
+    if (!from || words !== JSON.stringify(asked())) return true
+    const page = await ask({ ...asked(), after: from })
+    if (mine !== calls) return false
+    // Rows may have been changed meanwhile by what was told of them.
+    if (read.value) read.value = { rows: [...read.value.rows, ...page.rows], next: page.next }
+    return true
   }
   /** Puts other rows in the place of those that were read. */
   function change(to: (rows: readonly Row[], isWhole: boolean) => readonly Row[]) {

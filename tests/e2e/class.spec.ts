@@ -28,8 +28,19 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   const { workshops } = (await (await request.get('/api/workshops')).json()) as WorkshopList
   const demo = workshops.find(one => one.kind === 'demo')!.id
   const [pupil, late] = [await somebody(request, demo, 'pupil'), await somebody(request, demo, 'pupil')]
+  // What it makes is chosen from the shelf: the form waits for it.
+  let letGo = () => {}
+  const held = new Promise<void>((done) => {
+    letGo = done
+  })
+  await page.route('**/api/fittings?*', async (route) => {
+    await held
+    await route.continue()
+  })
   await page.goto('/classes')
   await page.getByRole('button', { name: 'Set a class up' }).click()
+  await expect(page.getByText('Fetching the shelf')).toBeVisible()
+  letGo()
   const form = page.getByRole('form', { name: 'A class' })
   await form.getByLabel('What the class is called').fill('Saturday beginners')
   await form.getByLabel('cutting blanks').check()

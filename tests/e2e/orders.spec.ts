@@ -44,33 +44,6 @@ test('of many customers one is found by a part of the name, and an order is for 
   await expect(whom).toContainText(LAST)
 })
 
-test('a list that is read anew while its next part is fetched goes on all the same', async ({ page, request }) => {
-  const add = (name: string) => request.post('/api/customers', { data: { id: randomUUID(), name, reach: '', remark: '' } })
-  for (let number = 10; number < 60; number++) await add(`Villager ${number}`)
-  await add('Zoe at the end')
-  let letGo = () => {}
-  const held = new Promise<void>((done) => {
-    letGo = done
-  })
-  await page.route(/api\/customers\?.*after=/, async (route) => {
-    await held
-    await route.continue()
-  }, { times: 1 })
-  const asks = page.waitForRequest(/api\/customers\?.*after=/)
-  await page.goto('/pens/customers')
-  await expect(page.getByRole('button', { name: /^(Neighbour|Villager) 10$/ }).first()).toBeVisible()
-  await page.mouse.wheel(0, 4000)
-  await asks
-  const anew = page.waitForResponse(answer => /api\/customers/.test(answer.url()) && !answer.url().includes('after='))
-  await add('Aaron of the lane')
-  await anew
-  letGo()
-  await expect(async () => {
-    await page.mouse.wheel(0, 4000)
-    await expect(page.getByRole('button', { name: 'Zoe at the end' })).toBeVisible({ timeout: 1000 })
-  }).toPass({ timeout: 20_000 })
-})
-
 test('where more pens can stand for an order than are offered, one is looked up by a part of its name', async ({ page, pen }) => {
   const far = await pen({ name: 'Rootstock, the last one' })
   // As with hundreds of pens before it: what is offered without a word does not reach to it.

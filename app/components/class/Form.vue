@@ -29,11 +29,13 @@ const form = reactive({
   criteria: text(work?.criteria ?? ['Shape', 'Surface', 'Care at work']),
   people: [] as string[],
 })
-// The shelf may come in after the form was opened.
-watch([() => stock.fittings, () => methods.methods], ([fittings, finishes]) => {
-  form.fitting ||= fittings?.[0]?.fitting.id ?? ''
-  form.method ||= finishes?.[0]?.id ?? ''
-}, { immediate: true })
+// What a new class makes is chosen from the shelf: there is no form before it has come in.
+const { failed, loaded, again } = useInsist(async () => {
+  if (!props.kept) await Promise.all([stock.loadFittings(), methods.load()])
+  form.fitting ||= stock.fittings?.[0]?.fitting.id ?? ''
+  form.method ||= methods.methods?.[0]?.id ?? ''
+})
+onMounted(again)
 const errors = ref<FieldErrors>({})
 const trouble = ref('')
 const busy = ref(false)
@@ -70,14 +72,22 @@ async function keep() {
 </script>
 
 <template>
-  <form class="sheet filled" aria-label="A class" novalidate @submit.prevent="keep">
+  <ShellTrouble v-if="failed && !loaded" :refused="failed" @again="again" />
+  <p v-else-if="!loaded" class="quiet" role="status">Fetching the shelf ...</p>
+  <form v-else class="sheet filled" aria-label="A class" novalidate @submit.prevent="keep">
     <UFormField label="What the class is called" :error="errors.name || false" class="wide">
       <UInput v-model="form.name" size="lg" maxlength="80" placeholder="Saturday beginners" />
     </UFormField>
     <template v-if="!kept">
-      <UFormField label="Fitting"><USelect v-model="form.fitting" size="lg" :items="fittings" /></UFormField>
-      <UFormField label="Material"><USelect v-model="form.material" size="lg" :items="woods" /></UFormField>
-      <UFormField label="Finish"><USelect v-model="form.method" size="lg" :items="finishes" /></UFormField>
+      <UFormField label="Fitting" :error="errors.fitting || false">
+        <USelect v-model="form.fitting" size="lg" :items="fittings" />
+      </UFormField>
+      <UFormField label="Material" :error="errors.material || false">
+        <USelect v-model="form.material" size="lg" :items="woods" />
+      </UFormField>
+      <UFormField label="Finish" :error="errors.method || false">
+        <USelect v-model="form.method" size="lg" :items="finishes" />
+      </UFormField>
     </template>
     <fieldset class="wide">
       <legend>The teacher looks before</legend>
