@@ -68,13 +68,14 @@ export type Laid = InferType<typeof laidSchema>
 
 /**
  * Evenings as they were planned: what is compared with what became of it, printed, and read by a calendar program. `helps`: the hours of
- * whoever helps; plans of before have none.
+ * whoever helps, `helper` what they are called; plans of before have neither.
  */
 export const keptPlanSchema = exact({
   day: day().required(),
   madeAt: moment().required(),
   evenings: array(laidSchema).max(100).required(),
   helps: array(laidSchema).max(100).optional(),
+  helper: line(40).optional(),
   waits: array(exact({ mark: line(12).required(), title: line(300).required(), until: moment().required() })).max(MOST_BLOCKS).required(),
   promised: array(exact({ mark: line(12).required(), name: line(120).required(), day: day().required() })).max(500).required(),
   blocks: array(exact({

@@ -36,14 +36,17 @@ export const workshopSchema = exact({
   /** Its money, by its code (ISO 4217); null: none is said, and money stands in hundredths. */
   currency: string().nullable()
     .test('currency', 'Choose a currency by its code, like GBP.', code => code == null || currencies().includes(code)),
+  /** What whoever helps is called; null: they have no name. */
+  helper: line(40).trim().min(1).nullable(),
   air: perhaps({ celsius: celsius(), humidity: humidity() }),
   ...habits,
   cautions,
 })
 /** The same as it comes in. */
-export type WorkshopChange = Omit<InferType<typeof workshopSchema>, 'air' | 'cautions'> & { air?: Climate, cautions?: OwnCautions }
-/** The workshop: its air now, the units its turner reads, their own ways of cutting and cautions. */
-export type Workshop = Omit<WorkshopChange, 'air' | 'cautions'> & Climate & { cautions: OwnCautions }
+export type WorkshopChange =
+  Omit<InferType<typeof workshopSchema>, 'air' | 'cautions' | 'helper'> & { air?: Climate, cautions?: OwnCautions, helper?: string | null }
+/** The workshop: its air now, the units its turner reads, their own ways of cutting and cautions, and what whoever helps is called. */
+export type Workshop = Omit<WorkshopChange, 'air' | 'cautions' | 'helper'> & Climate & { cautions: OwnCautions, helper: string | null }
 
 /** Those of kept cautions that are sound, so that one damaged row takes no screen down. */
 export const soundCautions = (kept: unknown): OwnCautions =>

@@ -5,7 +5,7 @@
 export function useShownPlan() {
   const me = useMe()
   const store = useEveningsKept()
-  const { units } = storeToRefs(useWorkshop())
+  const { units, workshop } = storeToRefs(useWorkshop())
   const { plan, shows } = useEvenings()
   shows()
 
@@ -29,7 +29,11 @@ export function useShownPlan() {
     })
   })
   /** The same as it is kept and put on paper; undefined while there is none. */
-  const asKept = () => plan.value && keptPlanOf(plan.value.of, blocks.value, promised.value, store.boards)
+  const asKept = () => {
+    const { helper } = workshop.value ?? {}
+    const kept = plan.value && keptPlanOf(plan.value.of, blocks.value, promised.value, store.boards)
+    return kept?.helps && helper ? { ...kept, helper } : kept
+  }
 
   let last = ''
   /** The same plan is sent once; one that could not be sent is sent with the next. */

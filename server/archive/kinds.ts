@@ -28,9 +28,9 @@ export const kinds: readonly Kind[] = [
     kind: 'workshop', key: [], order: 'version',
     fields: {
       version, celsius: 'number', humidity: 'number', units: 'text', currency: 'text?', per_end: 'number?', kerf: 'number?',
-      wander: 'number?', least_wall: 'number?', cautions: 'json',
+      wander: 'number?', least_wall: 'number?', cautions: 'json', helper: 'text?',
     },
-    added: { cautions: {} },
+    added: { cautions: {}, helper: null },
   },
   { kind: 'air_readings', key: ['at'], order: 'at', fixed: true, fields: { at: 'moment', celsius: 'number', humidity: 'number' } },
   {

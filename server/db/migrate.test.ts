@@ -62,6 +62,7 @@ const RELEASED: Record<string, string> = {
   '0025-links': '7493749fc1382ce785b66a3e06e75026d332c4144e8fc27e7f9ee16db0dc5b2a',
   '0026-who': '8f98f00f5c6af55f828d0361236306bca97d71313b5a1dfba64214cb0af368a7',
   '0027-second': 'd15cf8bd3154ec1ab98b0f4abc7e4fc773a99d6b54e35265653648c3d907aec7',
+  '0028-helper': 'a735fe92b403b2d07a8bc3c7017c0bc4850df9fc107c4092ef9421b303f2a1cd',
 }
 
 it.each(Object.entries(RELEASED))('the released migration %s is as it was', (name, sum) => {

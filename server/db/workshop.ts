@@ -14,6 +14,7 @@ interface Row {
   wander: number | null
   least_wall: number | null
   cautions: unknown
+  helper: string | null
 }
 
 /** The workshop as it is now. */
@@ -24,7 +25,7 @@ export async function readWorkshop(knex: Knex): Promise<Workshop> {
     cautions,
     ...rest
   }: Row = await knex('workshop')
-    .first('version', 'celsius', 'humidity', 'units', 'currency', 'per_end', 'kerf', 'wander', 'least_wall', 'cautions')
+    .first('version', 'celsius', 'humidity', 'units', 'currency', 'per_end', 'kerf', 'wander', 'least_wall', 'cautions', 'helper')
   return { ...rest, perEnd, leastWall, cautions: soundCautions(cautions) }
 }
 

@@ -46,9 +46,9 @@ function* eveningLines(evenings: readonly Laid[], madeAt: string, kind: string, 
   }
 }
 
-function* lathe({ evenings, helps = [], madeAt }: KeptPlan): Generator<string> {
+function* lathe({ evenings, helps = [], helper = 'Who helps', madeAt }: KeptPlan): Generator<string> {
   yield* eveningLines(evenings, madeAt, 'evening', 'At the lathe')
-  yield* eveningLines(helps, madeAt, 'helps', 'Who helps')
+  yield* eveningLines(helps, madeAt, 'helps', helper)
 }
 
 function* waitLines({ waits, madeAt }: KeptPlan): Generator<string> {

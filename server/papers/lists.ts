@@ -1,3 +1,4 @@
+import { forHelper } from '../../core/evening'
 import { roughSpan } from '../../core/format'
 import { orderSum } from '../../core/orders'
 import type { ListedOrder, ListedPen } from '../../contract'
@@ -55,7 +56,7 @@ export function receipt(sheet: Sheet, { order, name, pens }: ListedOrder, inMone
 export function eveningSheet(sheet: Sheet, plan: KeptPlan, { clock, weekday }: Times): void {
   sheet.words('The coming evenings', { size: 17, face: 'head' })
   const own = plan.evenings.map(one => ({ ...one, whose: '' }))
-  const busy = [...own, ...(plan.helps ?? []).map(one => ({ ...one, whose: ', for whoever helps' }))]
+  const busy = [...own, ...(plan.helps ?? []).map(one => ({ ...one, whose: forHelper(plan.helper) }))]
     .filter(one => one.groups.length)
     .sort((a, b) => Date.parse(a.from) - Date.parse(b.from))
   for (const { from, to, groups, whose } of busy) {

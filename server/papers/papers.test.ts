@@ -213,6 +213,8 @@ it('a receipt adds up (worked by hand), a price list has every pen, the eveningâ
   const helps = [{ from: '2019-12-01T18:00:00.000Z', to: '2019-12-01T19:00:00.000Z', groups: [{ ...group, title: 'Drill' }] }]
   const both = flat(textOf(await paper(sheet => eveningSheet(sheet, { ...kept, helps }, timesIn('UTC')))))
   expect(both).toMatch(/18:00 to 19:00, for whoever helps 19:05 Drill .*19:00 to 21:30 19:05 Glue the tube/)
+  const named = flat(textOf(await paper(sheet => eveningSheet(sheet, { ...kept, helps, helper: 'Rowan' }, timesIn('UTC')))))
+  expect(named).toMatch(/18:00 to 19:00 Â· Rowan 19:05 Drill/)
 })
 it('the same paper made again at the same time is the same file; nothing in it names a machine or a folder', async () => {
   const draw = (sheet: Sheet) => jobCard(sheet, { pen, board, units })

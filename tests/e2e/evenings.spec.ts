@@ -228,6 +228,15 @@ test('hours of whoever helps, when the turner is not there, stand between the ev
   await expect(page.getByRole('button', { name: /^The beginning of .* for whoever helps, 08:30/ })).toBeVisible()
   expect(await (await request.get('/api/evenings/hours')).json())
     .toContainEqual({ who: 'helper', day: dayAt(2), spans: [{ from: '08:30', to: '12:00' }] })
+  // They are called by their name, once it was said.
+  await page.getByRole('button', { name: 'Hours', exact: true }).click()
+  await page.getByLabel('Somebody who helps').check()
+  await page.getByLabel('What they are called').fill('Rowan')
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(line('Rowan').locator('.work').first()).toBeVisible()
+  await expect(page.getByRole('region', { name: `${format(addDays(new Date(), 2), 'EEE d MMM')} · Rowan` })).toBeVisible()
+  await page.goto('/evenings/sheet')
+  await expect(page.getByRole('heading', { name: /^\w+ .* 08:30 to 12:00 · Rowan$/ })).toBeVisible()
   for (const day of [2, 3]) await request.put('/api/evenings/hours', { data: { who: 'helper', day: dayAt(day), spans: null } })
 })
 

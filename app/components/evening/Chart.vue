@@ -29,6 +29,7 @@ const emit = defineEmits<{
   drawn: [who: Who, evening: Stretch, edge: Edge, moment: Date]
 }>()
 const { minute: now } = useClock()
+const workshop = useWorkshop()
 
 const columns = computed(() => columnsOf(props.evenings, props.evenings.length))
 const all = computed(() => rowsOf(props.boards, props.blocks, props.promised, columns.value, now.value))
@@ -47,7 +48,7 @@ const lineOf = (who: Who, name: string, hours: readonly Stretch[]) => ({
 })
 const lines = computed(() => [
   lineOf('turner', 'your hands', props.own),
-  lineOf('helper', 'who helps', props.helped),
+  lineOf('helper', workshop.workshop?.helper ?? 'who helps', props.helped),
 ].filter(one => one.who === 'turner' || one.hours.length))
 const isNowShown = computed(() => isShown(columns.value, { from: now.value, to: addMinutes(now.value, 1) }))
 const asSvg = () => eveningSvg({

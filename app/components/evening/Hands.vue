@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { addMinutes, format } from 'date-fns'
+import { forHelper } from '#core/evening'
 import type { Column, Group } from '~/utils/evening-view'
 
 /** Somebody’s line: what hands do, where something is changed, and both ends of their hours, which can be drawn out and in. */
@@ -19,6 +20,7 @@ const emit = defineEmits<{
   pulled: [held: { evening: Stretch, edge: Edge, moment: Date } | undefined]
 }>()
 const { minute: now } = useClock()
+const workshop = useWorkshop()
 /** What has begun begins where it began. */
 const ends = computed(() => (props.movable ? props.hours : []).flatMap((evening): End[] => [
   ...(evening.from > now.value ? [{ evening, edge: 'from', at: evening.from } as const] : []),
@@ -27,7 +29,7 @@ const ends = computed(() => (props.movable ? props.hours : []).flatMap((evening)
 interface End { evening: Stretch, edge: Edge, at: Date }
 const field = useTemplateRef('field')
 function called({ evening, edge, at }: End): string {
-  const whose = props.who === 'helper' ? ' for whoever helps' : ''
+  const whose = props.who === 'helper' ? forHelper(workshop.workshop?.helper) : ''
   const which = `The ${edge === 'to' ? 'end' : 'beginning'} of ${eveningName(evening.from, now.value)}${whose}`
   return `${which}, ${format(at, 'HH:mm')}: arrow keys make it later or sooner`
 }

@@ -8,6 +8,7 @@ import { weekdays } from '#schemas'
 const props = defineProps<{ hours: readonly DayHours[] }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useEveningsKept()
+const me = useMe()
 const { minute: now } = useClock()
 const { stays } = useEvenings()
 const STAYS = [{ label: 'anything', value: 0 }, ...[10, 60, 240].map(value => ({ label: `more than ${formatSpan(value * 60)}`, value }))]
@@ -50,6 +51,7 @@ async function other(day: string) {
     <template #body>
       <div class="hours figures">
         <URadioGroup v-model="who" legend="Whose" orientation="horizontal" :items="whoChoices" />
+        <EveningHelper v-if="who === 'helper' && me.may('all')" />
         <section aria-labelledby="week">
           <h3 id="week">A usual week</h3>
           <ul><EveningSpan v-for="one in week" :key="who + one.day" :who="who" :day="one.day" :name="one.name" :spans="one.spans" /></ul>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { forHelper } from '#core/evening'
 import { roughSpan } from '#core/format'
 import type { Group } from '~/utils/evening-view'
 
 /** The next evening as somebody’s hands go, in large letters; a group of pens is one tap from being worked together. */
 const props = defineProps<{ who: Who, evening: Stretch, groups: readonly Group[] }>()
 const id = useId()
+const workshop = useWorkshop()
 const { minute: now } = useClock()
 /** So many stand there at once; the rest is a tap away. */
 const SHOWN = 10
@@ -21,7 +23,7 @@ const name = computed(() => eveningName(props.evening.from, now.value))
 
 <template>
   <section :aria-labelledby="id">
-    <h2 :id="id">{{ name }}, {{ who === 'helper' ? 'for whoever helps' : 'as the hands go' }}</h2>
+    <h2 :id="id">{{ name }}{{ who === 'helper' ? forHelper(workshop.workshop?.helper) : ', as the hands go' }}</h2>
     <ol class="figures">
       <li v-for="(group, index) in open ? groups : groups.slice(0, SHOWN)" :key="index">
         <NuxtLink :to="to(group)" class="sheet" :class="{ next: index === 0 && who === 'turner' }">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
+import { forHelper } from '#core/evening'
 import { roughSpan } from '#core/format'
 
 /** The coming evenings on paper: what is done when, and what is promised. */
@@ -7,6 +8,7 @@ const me = useMe()
 useHead({ title: 'Evenings, on paper · Oxlip' })
 const live = useLive()
 const store = useEveningsKept()
+const workshop = useWorkshop()
 const { failed, loaded, again } = useLoad(() => Promise.all([live.meet(), store.load()]))
 const { plan, evenings: coming, helps, blocks, asKept } = useShownPlan()
 const SHOWN = 7
@@ -53,7 +55,7 @@ const save = () => attempt(async () => {
     <section v-for="one in evenings" :key="one.who + one.from.toISOString()">
       <h2>
         {{ format(one.from, 'EEEE d MMMM') }}, {{ format(one.from, 'HH:mm') }} to {{ format(one.to, 'HH:mm')
-        }}<template v-if="one.who === 'helper'">, for whoever helps</template>
+        }}{{ one.who === 'helper' ? forHelper(workshop.workshop?.helper) : '' }}
       </h2>
       <table>
         <tbody>

@@ -26,6 +26,7 @@ import * as classes from './0024-classes'
 import * as links from './0025-links'
 import * as who from './0026-who'
 import * as second from './0027-second'
+import * as helper from './0028-helper'
 
 interface Migration {
   name: string
@@ -61,6 +62,7 @@ const migrations: Migration[] = [
   { name: '0025-links', ...links },
   { name: '0026-who', ...who },
   { name: '0027-second', ...second },
+  { name: '0028-helper', ...helper },
 ]
 
 /** The migrations as modules, so that the built server needs no folder of them. */
