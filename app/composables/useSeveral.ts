@@ -21,11 +21,15 @@ export function useSeveral(form: Ref<NewPen>, count: Ref<number>) {
   const stock = useStock()
   const rows = ref<SeveralRow[]>([])
 
-  /** Marks that are free from the form’s own on. */
+  let asked = 0
+  /** Marks that are free from the form’s own on; where they cannot be told they are typed. An answer that was overtaken is not taken. */
   async function countOn() {
     if (count.value < 2) return
+    const mine = ++asked
     const from = /^[A-Z]\d{1,3}$/.test(form.value.mark) ? { from: form.value.mark } : {}
-    const { all } = await api('GET /api/pens/mark', { query: { ...from, count: count.value } })
+    const query = { ...from, count: count.value }
+    const all = await api('GET /api/pens/mark', { query }).then(told => told.all, () => [])
+    if (mine !== asked) return
     rows.value = Array.from({ length: count.value }, (_, index): SeveralRow => {
       const before = rows.value[index]
       return {
@@ -37,7 +41,7 @@ export function useSeveral(form: Ref<NewPen>, count: Ref<number>) {
       }
     })
   }
-  watch([count, () => form.value.mark], () => void countOn().catch(() => undefined))
+  watch([count, () => form.value.mark], () => void countOn())
   watch(() => form.value.name, (name) => {
     rows.value.forEach((row, index) => {
       if (!row.own) row.name = numbered(name, index + 1)
@@ -52,5 +56,7 @@ export function useSeveral(form: Ref<NewPen>, count: Ref<number>) {
     const blank = kind === 'blank' ? stock.blank(id) : undefined
     return blank ? { blank: blank.id, material: materialOf(blank).id as NewPen['material'] } : {}
   }
-  return { rows, pens }
+  /** Whether there is a row for each of them. */
+  const ready = computed(() => count.value < 2 || rows.value.length === count.value)
+  return { rows, pens, ready }
 }

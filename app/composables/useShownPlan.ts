@@ -49,6 +49,6 @@ export function useShownPlan() {
       // Without the server nothing is lost: it follows from the pens, and is kept the next time.
     }
   }
-  watch(() => plan.value?.rests, rests => rests && keep(), { immediate: true })
+  watch(() => [plan.value?.rests, workshop.value?.helper], ([rests]) => rests && keep(), { immediate: true })
   return { plan, evenings, helps, blocks, promised, asKept }
 }

@@ -77,18 +77,22 @@ export const usePen = defineStore('pen', () => {
     await load(pen.value.id)
   }
 
-  /** Keeps how the pen was sized on the screen; the plan follows. */
-  async function keepSizing() {
-    if (!draft.value || !pen.value) return
+  /** One after the other: what is changed while something is being kept is kept on the pen as it is by then. */
+  const keeping = inTurn()
+  /** Keeps how the pen was sized on the screen; the plan follows. What is changed meanwhile stands, and is not kept yet. */
+  const keepSizing = () => keeping(async () => {
+    const wanted = draft.value
+    if (!wanted || !pen.value) return
     try {
-      await change({ sizing: draft.value }, draftOf)
-      draft.value = undefined
+      await change({ sizing: wanted }, draftOf)
+      if (draft.value === wanted) draft.value = undefined
+      else draftOf = pen.value?.version
     } catch (error) {
       // Kept again it goes over what is newer, once that was seen.
       draftOf = undefined
       throw error
     }
-  }
+  })
 
   async function planAgain() {
     if (!pen.value) return

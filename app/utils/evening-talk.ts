@@ -1,4 +1,4 @@
-import type { Block, EveningProblem, Evenings, FirstUp, Slack } from '../../core/evening'
+import type { Block, DueChance, EveningProblem, Evenings, FirstUp, Slack } from '../../core/evening'
 
 /** How a plan is wanted. */
 interface AskedPlan {
@@ -32,5 +32,5 @@ export type ToldEvenings
    */
   = | { kind: 'plan', number: number, plan: Evenings, rests: boolean, gone: number, first: FirstUp | undefined }
   /** How likely all promises of each time (s) are kept, and what must not be late. */
-    | { kind: 'chances', number: number, byDue: { due: number, kept: number }[], tight: Slack[] }
+    | { kind: 'chances', number: number, byDue: DueChance[], tight: Slack[] }
     | { kind: 'aside', number: number, plan: Evenings, finished: [string, number][] }

@@ -1,7 +1,8 @@
 import {
-  firstUp, playEvenings, planEvenings, planning, strideFor, tightest, type EveningProblem, type Evenings, type Slack,
+  firstUp, playEvenings, planEvenings, planning, strideFor, tightest, type DueChance, type EveningProblem, type Evenings, type Slack,
 } from '#core/evening'
 import type { AskedEvenings, ToldEvenings } from '../utils/evening-talk'
+import { readyTimes } from '../utils/evening-words'
 
 /** So long it goes on bettering before it rests, ms, in brief, usually and where the turner asked for more. */
 const BRIEF = 500
@@ -73,11 +74,13 @@ async function better({ number, problem, brief, shown, enough, longer }: Extract
   if (brief) return
   const promised = problem.pens.filter(pen => pen.due !== undefined)
   const kept = new Map<string, number>(promised.map(pen => [pen.id, 0]))
-  const byDue = new Map<number, number>()
+  const byDue = new Map<number, DueChance>()
+  const ready = readyTimes(problem, plan)
+  const givenUp = new Set(promised.flatMap(({ id, due = Infinity }) => ((ready.get(id) ?? Infinity) > due ? [id] : [])))
   for (let part = 0; part < PARTS && promised.length; part++) {
-    const played = playEvenings(problem, plan.blocks, { plays: 1000 / PARTS, seed: part + 1 })
+    const played = playEvenings(problem, plan.blocks, { plays: 1000 / PARTS, seed: part + 1, givenUp })
     for (const [pen, chance] of played.kept) kept.set(pen, (kept.get(pen) ?? 0) + chance / PARTS)
-    for (const one of played.byDue) byDue.set(one.due, (byDue.get(one.due) ?? 0) + one.kept / PARTS)
+    for (const one of played.byDue) byDue.set(one.due, { ...one, kept: (byDue.get(one.due)?.kept ?? 0) + one.kept / PARTS })
     await pause()
     if (number !== current) return
   }
@@ -90,7 +93,7 @@ async function better({ number, problem, brief, shown, enough, longer }: Extract
     await pause()
     if (number !== current) return
   }
-  tell({ kind: 'chances', number, byDue: [...byDue].map(([due, chance]) => ({ due, kept: chance })), tight })
+  tell({ kind: 'chances', number, byDue: [...byDue.values()], tight })
 }
 
 /** A thousand plays are made in so many parts, and so many promises are looked at for what endangers them. */

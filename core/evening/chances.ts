@@ -10,10 +10,20 @@ export interface Chances {
   plays: number
   /** Of each pen with a promise, in how many of them it was kept, as a part of 1. */
   kept: ReadonlyMap<string, number>
-  /** Of each promised time, s, in how many all promises for it were kept, as a part of 1; in their order. */
-  byDue: readonly { due: number, kept: number }[]
+  /** Of each promised time in how many all promises for it were kept, but for those that were given up; in their order. */
+  byDue: readonly DueChance[]
   /** When each pen was finished, s, the soonest first; one for each play. */
   finished: ReadonlyMap<string, readonly number[]>
+}
+
+/** How likely it is that all promises for one time are kept. */
+export interface DueChance {
+  /** The time, s. */
+  due: number
+  /** In how many plays, as a part of 1. */
+  kept: number
+  /** So many promises for it were given up, and do not count. */
+  but: number
 }
 
 export interface ChanceOptions {
@@ -23,6 +33,8 @@ export interface ChanceOptions {
   seed?: number
   /** How much the air, alike for all of one play, stretches waits: the standard deviation of the logarithm; 0.1. */
   air?: number
+  /** Pens whose promises are given up, since the plan does not keep them: those for the same time are told without them. */
+  givenUp?: ReadonlySet<string>
 }
 
 /** Waits differ by so much from one spell of weather to another [model]. */
@@ -34,7 +46,7 @@ const AIR = 0.1
  * do not stand by for long.
  */
 export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Block, 'pen'>[], options: ChanceOptions = {}): Chances {
-  const { plays = 1000, seed = 1, air = AIR } = options
+  const { plays = 1000, seed = 1, air = AIR, givenUp = new Set<string>() } = options
   const task = taskOf({ ...problem, first: [], together: [] })
   const index = new Map(task.pens.map((pen, at) => [pen.id, at]))
   const order = blocks.flatMap(({ pen }) => index.get(pen) ?? [])
@@ -44,7 +56,7 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
     ({ times: normals(seedOf(id, 'times', seed)), mends: uniforms(seedOf(id, 'mends', seed)) }))
   const finished = new Map(problem.pens.map(pen => [pen.id, [] as number[]]))
   const kept = new Map(problem.pens.flatMap(pen => (pen.due === undefined ? [] : [[pen.id, 0] as [string, number]])))
-  const dues = [...new Set(problem.pens.flatMap(pen => pen.due ?? []))].sort((a, b) => a - b)
+  const dues = [...new Set(problem.pens.flatMap(({ id, due }) => (givenUp.has(id) ? [] : due ?? [])))].sort((a, b) => a - b)
   const wholly = dues.map(() => 0)
   for (let play = 0; play < plays; play++) {
     const stretch = Math.exp(air * weather())
@@ -56,7 +68,7 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
       finished.get(pen.id)?.push(ends)
       if (pen.due === undefined) return
       if (ends <= pen.due) kept.set(pen.id, (kept.get(pen.id) ?? 0) + 1)
-      else broken.add(pen.due)
+      else if (!givenUp.has(pen.id)) broken.add(pen.due)
     })
     dues.forEach((due, at) => {
       if (!broken.has(due)) wholly[at] = nth(wholly, at) + 1
@@ -66,7 +78,9 @@ export function playEvenings(problem: EveningProblem, blocks: readonly Pick<Bloc
   return {
     plays, finished,
     kept: new Map([...kept].map(([pen, count]) => [pen, count / plays])),
-    byDue: dues.map((due, at) => ({ due, kept: nth(wholly, at) / plays })),
+    byDue: dues.map((due, at) => ({
+      due, kept: nth(wholly, at) / plays, but: problem.pens.filter(pen => pen.due === due && givenUp.has(pen.id)).length,
+    })),
   }
 }
 

@@ -167,8 +167,15 @@ describe('chances', () => {
   it('are none or all where nothing varies', () => {
     const { kept, byDue, finished } = playEvenings(certain, planEvenings(certain).blocks, { plays: 20 })
     expect([kept.get('a'), kept.get('b')]).toEqual([1, 0])
-    expect(byDue).toEqual([{ due: 50, kept: 1 }, { due: 60, kept: 0 }])
+    expect(byDue).toEqual([{ due: 50, kept: 1, but: 0 }, { due: 60, kept: 0, but: 0 }])
     expect(finished.get('b')).toEqual(Array.from({ length: 20 }, () => 80))
+  })
+  it('of all promises for a time those that are given up do not count; a time with no others is not told', () => {
+    const crowd = { ...certain, pens: [...certain.pens, pen('c', [work('1', 5)], { due: 60 })] }
+    const { kept, byDue } = playEvenings(crowd, ['a', 'c', 'b'].map(id => ({ pen: id })), { plays: 20, givenUp: new Set(['b']) })
+    expect(kept).toEqual(new Map([['a', 1], ['b', 0], ['c', 1]]))
+    expect(byDue).toEqual([{ due: 50, kept: 1, but: 0 }, { due: 60, kept: 1, but: 1 }])
+    expect(playEvenings(certain, planEvenings(certain).blocks, { plays: 5, givenUp: new Set(['b']) }).byDue).toHaveLength(1)
   })
   it('one pen alone: as often as a log-normal time lies under what there is (outside value: Φ(ln 1.5 / 0.4) = 0.845)', () => {
     const one: EveningProblem = { pens: [pen('a', [work('1', 40, { spread: 0.4 })], { due: 60 })], hours: evening, changes: {} }

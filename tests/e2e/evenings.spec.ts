@@ -4,6 +4,7 @@ import { addDays, format } from 'date-fns'
 import type { APIRequestContext, Page } from '@playwright/test'
 import type { EveningsKept, Pen, PenPage, WorkshopList } from '../../contract'
 import { must } from '../../core/sure'
+import type { Workshop } from '../../schemas'
 import { expect, test } from '../stand'
 import { textOf } from '../support/pdf'
 import { kept, workTo } from '../support/bench'
@@ -245,6 +246,8 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   await hours(request, 1, 2, 3)
   const helping = { who: 'helper', day: dayAt(2), spans: [{ from: '19:00', to: '20:30' }] }
   expect((await request.put('/api/evenings/hours', { data: helping })).status()).toBe(200)
+  const { celsius: _c, humidity: _h, cautions: _k, ...workshop } = (await (await request.get('/api/workshop')).json()) as Workshop
+  expect((await request.put('/api/workshop', { data: { ...workshop, helper: 'Rowan' } })).status()).toBe(200)
   await pen({ mark: 'P1', due: dayAt(6) })
   await pen({ mark: 'P2', name: 'Apple 梨', due: dayAt(8) })
   // Gone to at once, where no evening was planned before: it is kept from here too.
@@ -265,9 +268,9 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   }).toPass()
   expect(paper).toMatch(/ Promised .+ \d+ \w+: P1 Test apple/)
   // Whoever helps has a list of their own, with what they do in their hours.
-  const helper = page.locator('section').filter({ has: page.getByRole('heading', { name: /19:00 to 20:30, for whoever helps$/ }) })
+  const helper = page.locator('section').filter({ has: page.getByRole('heading', { name: /19:00 to 20:30 · Rowan$/ }) })
   await expect(helper.getByRole('row').first()).toBeVisible()
-  expect(paper).toContain('19:00 to 20:30, for whoever helps 19:0')
+  expect(paper).toContain('19:00 to 20:30 · Rowan 19:0')
   // Without the server it says so, and what stands here stays.
   await page.route('**/api/papers/**', route => route.abort())
   await page.getByRole('button', { name: 'Save as PDF' }).click()
@@ -281,6 +284,7 @@ test('the sheet prints the evenings without keys, and the calendar has them', as
   const text = await (await request.get(address!)).text()
   expect(text).toContain('BEGIN:VEVENT')
   expect(text).toContain('P1')
+  expect(text).toContain('SUMMARY:Rowan: ')
   await page.getByRole('button', { name: 'Take it away' }).click()
   await expect(page.getByRole('button', { name: 'Make a secret address' })).toBeVisible()
   expect((await request.get(address!)).status()).toBe(404)

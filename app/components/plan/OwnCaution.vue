@@ -42,7 +42,7 @@ async function keep(own: { says: string, source: string } | undefined) {
         <UInput v-model="form.source" size="lg" maxlength="200" placeholder="the leaflet of the drill press" />
       </UFormField>
       <div class="keys">
-        <button type="submit" class="key" :disabled="sending || !form.says.trim()">Keep the caution</button>
+        <button type="submit" class="key" :disabled="sending || !store.workshop || !form.says.trim()">Keep the caution</button>
         <button v-if="kept" type="button" class="key" :disabled="sending" @click="keep(undefined)">Take it away</button>
       </div>
     </form>

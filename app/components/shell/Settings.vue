@@ -144,7 +144,7 @@ const themes: { label: string, value: ThemeWish }[] = [
         </div>
         <div class="end">
           <button type="button" class="key" @click="open = false">Leave as it was</button>
-          <button type="submit" class="key next">Keep</button>
+          <button type="submit" class="key next" :disabled="!store.workshop">Keep</button>
         </div>
       </form>
       <p v-else class="quiet" role="status">Fetching the workshop ...</p>

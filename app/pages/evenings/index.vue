@@ -64,9 +64,9 @@ const danger = computed(() => {
   const block = tight && blocks.value.find(one => one.pen === tight.pen && one.is.id === tight.step)
   const by = tight && new Date(known.of.now.getTime() + tight.by * 1000)
   const most = block && by ? `; most in danger: ${block.board.pen.mark}, ${block.title}, to be begun by ${clockTime(by, now.value)}` : ''
-  const days = told.byDue.map(({ due, kept }) => {
+  const days = told.byDue.map(({ due, kept, but }) => {
     const day = format(new Date(known.of.now.getTime() + due * 1000), 'EEE d MMM')
-    return `that all is ready for ${day} is ${chanceWords(kept)}, ${inTen(kept)}`
+    return `that ${but ? 'all the others are' : 'all is'} ready for ${day} is ${chanceWords(kept)}, ${inTen(kept)}`
   })
   return capital(`${days.join('; ')}${most}.`)
 })

@@ -19,7 +19,7 @@ const sending = ref(false)
 const { query } = useRoute()
 /** How many are started with this form. */
 const count = ref(countIn(query.count))
-const { rows, pens } = useSeveral(form, count)
+const { rows, pens, ready } = useSeveral(form, count)
 /** The pen that this one is made after, where it is. */
 const like = ref<Pen>()
 /** Whether it is sized, sanded and finished as that one was. */
@@ -149,7 +149,9 @@ function atForm(fields: FieldErrors): FieldErrors {
         <PenSeveral v-if="count > 1" v-model="rows" :errors="errors" />
         <p v-if="trouble" class="harm" role="alert">◆ {{ trouble }}</p>
         <div class="end">
-          <button type="submit" class="key next" :disabled="sending">{{ count > 1 ? `Plan these ${count} pens` : 'Plan this pen' }}</button>
+          <button type="submit" class="key next" :disabled="sending || !ready">
+            {{ count > 1 ? `Plan these ${count} pens` : 'Plan this pen' }}
+          </button>
           <NuxtLink class="key" to="/pens">Leave it</NuxtLink>
         </div>
       </div>
