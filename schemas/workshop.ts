@@ -43,8 +43,7 @@ export const workshopSchema = exact({
   cautions,
 })
 /** The same as it comes in. */
-export type WorkshopChange =
-  Omit<InferType<typeof workshopSchema>, 'air' | 'cautions' | 'helper'> & { air?: Climate, cautions?: OwnCautions, helper?: string | null }
+export type WorkshopChange = Omit<InferType<typeof workshopSchema>, 'air' | 'cautions'> & { air?: Climate, cautions?: OwnCautions }
 /** The workshop: its air now, the units its turner reads, their own ways of cutting and cautions, and what whoever helps is called. */
 export type Workshop = Omit<WorkshopChange, 'air' | 'cautions' | 'helper'> & Climate & { cautions: OwnCautions, helper: string | null }
 
