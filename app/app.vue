@@ -13,8 +13,10 @@ useThemeShown()
 
 const route = useRoute()
 const pen = usePen()
-/** A pen that stands on the screen is worked on, whatever else did not come: an evening does not end with the network. */
-const stands = computed(() => pen.pen !== undefined && pen.pen.id === route.params.id)
+/** What stands on the screen is worked on, whatever else did not come: an evening does not end with the network. */
+const fresh = useFreshness()
+const isPen = computed(() => pen.pen !== undefined && pen.pen.id === route.params.id)
+const stands = computed(() => isPen.value || fresh.stands)
 
 const { failed, loaded, again: begin } = useInsist(async () => {
   // First the numbers that changes are followed from, so that none falls between.
@@ -54,7 +56,10 @@ onMounted(async () => {
     <LazyShellInsecure v-if="!isSecure" />
     <NuxtLayout v-else>
       <ShellTrouble v-if="failed && !loaded && !stands" :refused="failed" @again="begin" />
-      <NuxtPage v-else />
+      <template v-else>
+        <p v-if="failed && !loaded && !isPen" class="harm" role="alert">{{ failed.message }} It is asked again by itself.</p>
+        <NuxtPage />
+      </template>
     </NuxtLayout>
     <LazyUToaster v-if="showsToasts" position="bottom-right" />
   </div>

@@ -29,6 +29,7 @@ export function useInsist(load: () => Promise<unknown>) {
       if (mine !== calls) return
       failed.value = undefined
       loaded.value = true
+      fresh.stand(own, true)
       fresh.set(own, fresh.kept !== before)
       if (fresh.kept !== before) return later()
       times = 0
@@ -48,6 +49,7 @@ export function useInsist(load: () => Promise<unknown>) {
     calls++
     clearTimeout(timer)
     fresh.set(own, false)
+    fresh.stand(own, false)
   })
   return { failed, loaded, again }
 }

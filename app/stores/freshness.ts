@@ -9,6 +9,7 @@ export const useFreshness = defineStore('freshness', () => {
   /** So many answers were kept ones. */
   const kept = ref(0)
   const old = shallowReactive(new Set<symbol>())
+  const standing = shallowReactive(new Set<symbol>())
   return {
     /** Counts up with every answer that was a kept one. */
     kept,
@@ -22,6 +23,13 @@ export const useFreshness = defineStore('freshness', () => {
       else old.delete(what)
     },
     isOld: (what: symbol) => old.has(what),
+    /** Says of something whether all that it needs was loaded, so that it stands on the screen. */
+    stand: (what: symbol, isThere: boolean) => {
+      if (isThere) standing.add(what)
+      else standing.delete(what)
+    },
+    /** Whether anything stands on the screen. */
+    stands: computed(() => standing.size > 0),
     /** Whether anything on the screen is. */
     stale: computed(() => old.size > 0),
   }

@@ -98,6 +98,7 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   await seat.getByLabel('Shape, of ten').fill('7')
   await seat.getByLabel('In words').fill('A clean end')
   await seat.getByRole('button', { name: 'Keep the marks' }).click()
+  await expect(seat.getByRole('button', { name: 'Keep the marks' })).toHaveCount(0)
   await page.getByRole('link', { name: 'Sheets' }).click()
   const sheet = page.getByRole('article').filter({ hasText: pupil.name })
   await expect(sheet).toContainText('7 of 10')

@@ -200,11 +200,22 @@ test('a fair on a phone without a network: looked up, sold in two taps, taken ba
     const { version } = ((await (await request.get(`/api/pens/${made.id}`)).json()) as { pen: Pen }).pen
     await request.patch(`/api/pens/${made.id}`, { data: { version, asked } })
   }
+  let lose = () => {}
+  const lost = new Promise<void>((done) => {
+    lose = done
+  })
+  await page.route('**/api/bench?*', async (route) => {
+    await lost
+    await route.abort()
+  })
   await page.goto('/pens/fair')
   await page.getByRole('combobox', { name: 'Place' }).click()
   await page.getByRole('option', { name: /Winter fair in the barn/ }).click()
   await expect(page.getByText('0 sold for £0.00')).toBeVisible()
+  // What this page has no need of has not come when the network is lost: that is told, and what stands here stays.
   await context.setOffline(true)
+  lose()
+  await expect(page.getByRole('alert')).toContainText('asked again by itself')
   await page.getByLabel('Look a pen up').fill('medlar')
   const row = page.getByRole('button', { name: /Medlar by the gate/ })
   await expect(row).toContainText('£38.00')
@@ -220,7 +231,9 @@ test('a fair on a phone without a network: looked up, sold in two taps, taken ba
   await page.getByRole('listitem').filter({ hasText: '£40.00' }).getByRole('button', { name: 'Take it back' }).click()
   await expect(page.getByText('1 sold for £38.00')).toBeVisible()
   await expect(page.getByRole('button', { name: /Hawthorn hedge/ })).toBeVisible()
+  await page.unroute('**/api/bench?*')
   await context.setOffline(false)
+  await expect(page.getByRole('alert')).toHaveCount(0)
   await expect.poll(async () => (await kept(request, two)).events.filter(event => event.kind === 'leave').length).toBe(1)
   const sum = async () => (await (await request.get('/api/places')).json())[0].sum
   await expect.poll(sum).toMatchObject({ sold: 1, taken: 3800, left: 2300 })

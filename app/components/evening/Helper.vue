@@ -24,7 +24,8 @@ async function keep() {
 <template>
   <UFormField label="What they are called" description="Stands on their line, over their list and on paper." :error="fault || false">
     <UInput
-      size="xl" :disabled="!store.workshop" maxlength="40" placeholder="who helps" :model-value="shown" @update:model-value="typed = String($event)" @change="keep"
+      size="xl" :disabled="!store.workshop" maxlength="40" placeholder="who helps" :model-value="shown"
+      @update:model-value="typed = String($event)" @change="keep"
     />
   </UFormField>
 </template>

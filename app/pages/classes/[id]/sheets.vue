@@ -10,6 +10,8 @@ const { failed, loaded, again } = useLoad(async () => {
   const [told] = await Promise.all([api('GET /api/classes/:id', { params: { id: String(route.params.id) } }), people.load()])
   page.value = told
 })
+// Marks may still be on their way when one comes here.
+watch(() => useClasses().told, () => void again())
 useHead({ title: () => `${page.value?.entry.name ?? 'Class'}, sheets · Oxlip` })
 const print = () => window.print()
 </script>

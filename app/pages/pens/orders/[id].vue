@@ -21,7 +21,12 @@ const isSomebodyNew = ref(false)
 const fresh = reactive({ name: '', reach: '' })
 /** What the evenings are asked of: pens of the order that are not started, of all kinds. */
 const asked = computed(() => promiseQuery(form.value.lines))
-const reason = computed(() => store.customers?.find(one => one.id === form.value.customer)?.name ?? null)
+/** Whom it is for: as the order itself says, or, where somebody else was chosen, as they are called among all. */
+const reason = computed(() => {
+  const { customer } = form.value
+  const own = kept.value?.order.customer === customer ? kept.value?.name : undefined
+  return own ?? store.customers?.find(one => one.id === customer)?.name ?? null
+})
 const sum = computed(() => orderSum(form.value.lines.map(line => line.price), form.value.deposit))
 const standing = computed(() => kept.value && orderStanding(kept.value, now.value))
 
