@@ -57,7 +57,7 @@ onMounted(async () => {
     <NuxtLayout v-else>
       <ShellTrouble v-if="failed && !loaded && !stands" :refused="failed" @again="begin" />
       <template v-else>
-        <p v-if="failed && !loaded && !isPen" class="harm" role="alert">{{ failed.message }} It is asked again by itself.</p>
+        <p v-if="failed && !loaded && !isPen" class="harm lacks" role="alert">◆ {{ failed.message }} It is asked again by itself.</p>
         <NuxtPage />
       </template>
     </NuxtLayout>
@@ -67,5 +67,6 @@ onMounted(async () => {
 
 <style scoped>
 .skip { position: absolute; left: -999px; padding: 0.5rem 1rem; background: var(--surface); z-index: 10; }
+.lacks { margin-bottom: 0.8rem; }
 .skip:focus { left: 8px; top: 8px; }
 </style>

@@ -36,7 +36,7 @@ export function useSeveral(form: Ref<NewPen>, count: Ref<number>) {
         wood: SAME,
         own: false,
         ...before,
-        mark: all[index] ?? '',
+        mark: all[index] ?? before?.mark ?? '',
         name: before?.own ? before.name : numbered(form.value.name, index + 1),
       }
     })
