@@ -3,6 +3,7 @@ import type { ClassPage, WorkshopList } from '../../contract'
 import { startStand, type Stand } from '../../scripts/lib/stand'
 import { press } from '../support/bench'
 import { codeFor, somebody } from '../support/door'
+import { holding } from '../support/holding'
 import { trusting, type Trusting } from '../support/trusting'
 
 const test = base.extend<{ stand: Stand, trusts: Trusting }>({
@@ -29,14 +30,7 @@ test('a teacher sets a class up; a pupil says yes, asks for a look, and goes on 
   const demo = workshops.find(one => one.kind === 'demo')!.id
   const [pupil, late] = [await somebody(request, demo, 'pupil'), await somebody(request, demo, 'pupil')]
   // What it makes is chosen from the shelf: the form waits for it.
-  let letGo = () => {}
-  const held = new Promise<void>((done) => {
-    letGo = done
-  })
-  await page.route('**/api/fittings?*', async (route) => {
-    await held
-    await route.continue()
-  })
+  const letGo = await holding(page, '**/api/fittings?*')
   await page.goto('/classes')
   await page.getByRole('button', { name: 'Set a class up' }).click()
   await expect(page.getByText('Fetching the shelf')).toBeVisible()

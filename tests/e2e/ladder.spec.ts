@@ -1,5 +1,6 @@
 import { expect, test } from '../stand'
 import { title, workTo } from '../support/bench'
+import { holding } from '../support/holding'
 
 test('a ladder is dragged out of order, told why that is wrong, put back, kept, worked, and “not yet” gives a way on', async ({
   page,
@@ -174,14 +175,7 @@ test('the ladder on the film is edited like the bare one: what it leaves is told
   await page.getByRole('option', { name: 'none' }).click()
   await expect(panel).toContainText('Your own.')
   // What is changed while this is on its way to the server stands afterwards, and is not kept yet.
-  let letGo = () => {}
-  const held = new Promise<void>((done) => {
-    letGo = done
-  })
-  await page.route(url => url.pathname === `/api/pens/${made.id}`, async (route) => {
-    if (route.request().method() === 'PATCH') await held
-    await route.continue()
-  })
+  const letGo = await holding(page, url => url.pathname === `/api/pens/${made.id}`)
   const keep = panel.getByRole('button', { name: 'Keep this ladder' })
   await keep.click()
   await panel.getByRole('button', { name: 'As worked out' }).click()

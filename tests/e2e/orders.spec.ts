@@ -3,6 +3,7 @@ import { addDays, format } from 'date-fns'
 import type { ListedOrder, OrderPage, Pen, PenPage } from '../../contract'
 import { expect, test } from '../stand'
 import { kept } from '../support/bench'
+import { holding } from '../support/holding'
 import { workToEnd } from '../support/season'
 
 test.use({ only: 'orders' })
@@ -200,14 +201,7 @@ test('a fair on a phone without a network: looked up, sold in two taps, taken ba
     const { version } = ((await (await request.get(`/api/pens/${made.id}`)).json()) as { pen: Pen }).pen
     await request.patch(`/api/pens/${made.id}`, { data: { version, asked } })
   }
-  let lose = () => {}
-  const lost = new Promise<void>((done) => {
-    lose = done
-  })
-  await page.route('**/api/bench?*', async (route) => {
-    await lost
-    await route.abort()
-  })
+  const lose = await holding(page, '**/api/bench?*', route => route.abort())
   await page.goto('/pens/fair')
   await page.getByRole('combobox', { name: 'Place' }).click()
   await page.getByRole('option', { name: /Winter fair in the barn/ }).click()
