@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { uniforms } from '../chance'
 import type { EveningProblem } from './index'
 import { costsOfOrder, Kept } from './kept'
-import { byRanks, firstRankings, otherRanking, stretchesOf } from './ranks'
+import { firstRankings, otherRanking } from './rankings'
+import { byRanks, stretchesOf } from './ranks'
 import { taskOf, type Task } from './task'
 
 const piece = fc.record({

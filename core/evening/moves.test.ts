@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { uniforms } from '../chance'
 import { Kept } from './kept'
 import { changeOf } from './moves'
-import { byRanks, firstRankings, stretchesOf } from './ranks'
+import { firstRankings } from './rankings'
+import { byRanks, stretchesOf } from './ranks'
 import { taskOf } from './task'
 
 const setUps = [null, { kind: 'bit', which: '7' }, { kind: 'bit', which: '8' }]

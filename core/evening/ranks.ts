@@ -1,12 +1,12 @@
 import { nth, num, real, whole } from '../sure'
 import { beginning, beginsAt, changeFor, costsOf, crewFor, isOpen, readyAt, take, type Course } from './course'
 import type { Way } from './exact'
-import { compareCosts, type Goal } from './problem'
-import { FAR, onlyThese, type Task } from './task'
+import { Likeness } from './likeness'
+import { onlyThese, type Task } from './task'
 
 /** What an order goes by that comes from ranks: of the pens that are ready the one with the least rank is taken up. */
 export interface Ranking {
-  /** The rank of each stretch of the pens’ work, as `stretchesOf` numbers them; the least one before all others. */
+  /** The rank of each stretch of the pens’ work, as `stretchesOf` numbers them; the least one before all others, equal ones in one go. */
   ranks: Float64Array
   /** So long is stood by for a pen of better rank, s. */
   patience: number
@@ -24,6 +24,10 @@ export interface Stretches {
   of: Int32Array
   /** Of each stretch its pen. */
   pens: readonly number[]
+  /** Of each pen its stretches, the first one first. */
+  byPen: readonly (readonly number[])[]
+  /** How much the pens need the same. */
+  likeness: Likeness
   /** The pens that are promised. */
   promised: readonly number[]
   /** Of each piece whether nothing of its pen is left for this evening after it: 1, else 0. */
@@ -52,7 +56,10 @@ export function stretchesOf({ pens, columns }: Task): Stretches {
     }
   })
   const promised = pens.flatMap(({ due }, pen) => (due < Infinity ? [pen] : []))
-  return { count: pens.length, of, pens: found, promised, isLast, isBound: columns.latest.some(one => one < Infinity) }
+  const byPen: number[][] = pens.map(() => [])
+  found.forEach((pen, stretch) => nth(byPen, pen).push(stretch))
+  const likeness = new Likeness(pens)
+  return { count: pens.length, of, pens: found, byPen, likeness, promised, isLast, isBound: columns.latest.some(one => one < Infinity) }
 }
 
 /** The pens that have work left, by the ranks of what is next on them. */
@@ -159,91 +166,4 @@ function soonestOf(task: Task, course: Course, { pens, ready }: Line, only: read
     if (turns < soonest) [soon, soonest] = [pen, turns]
   }
   return soon
-}
-
-/** Rankings to begin with: the least work first, the nearest promise first, what stands between the two, and like after like. */
-export function firstRankings(task: Task, stretches: Stretches): Ranking[] {
-  const rest = task.pens.map(pen => real(pen.rest, 0) + pen.wait.reduce((sum, one) => sum + one, 0) * 0.05)
-  const sorted = (key: (pen: number) => number) => task.pens.map((_, pen) => pen).sort((a, b) => key(a) - key(b))
-  const due = (pen: number) => Math.min(nth(task.pens, pen).due, FAR)
-  const orders = [
-    sorted(pen => num(rest, pen)),
-    sorted(pen => due(pen) + num(rest, pen)),
-    sorted(pen => (due(pen) < FAR ? due(pen) : 5 * num(rest, pen) * task.pens.length)),
-    likeAfterLike(task, rest),
-  ]
-  const few = Math.ceil(task.pens.length / 8)
-  return orders.flatMap((pens) => {
-    const ranks = Float64Array.from(stretches.pens, pen => pens.indexOf(pen))
-    return [
-      { ranks, patience: 0, like: 0, night: few },
-      { ranks, patience: 60, like: few, night: few },
-      { ranks, patience: 15, like: 1, night: 4 * few },
-    ]
-  })
-}
-/** One pen after another, so that each has little work and needs little that the one before it did not. */
-function likeAfterLike({ pens, changes }: Task, rest: readonly number[]): number[] {
-  const left = new Set(pens.keys())
-  const order: number[] = []
-  let there = new Set<number>()
-  while (left.size) {
-    let [next, least] = [-1, Infinity]
-    for (const pen of left) {
-      const takes = num(rest, pen) + nth(pens, pen).needs.reduce((sum, { setUp }) => sum + (there.has(setUp) ? 0 : real(changes, setUp)), 0)
-      if (takes < least) [next, least] = [pen, takes]
-    }
-    left.delete(next)
-    order.push(next)
-    there = new Set(nth(pens, next).needs.map(one => one.setUp))
-  }
-  return order
-}
-
-/** A ranking changed a little, now and then in several ways at once; where a promise might still be kept, by bringing one forward too. */
-export function otherRanking(ranking: Ranking, { count, pens, promised }: Stretches, isLate: boolean, chance: () => number): Ranking {
-  const other = { ...ranking, ranks: ranking.ranks.slice() }
-  const { ranks } = other
-  const move = (stretch: number, by: number) => {
-    ranks[stretch] = real(ranks, stretch) + by
-  }
-  const moveAll = (pen: number, by: number) => pens.forEach((one, stretch) => one === pen && move(stretch, by))
-  do {
-    const kind = chance()
-    const one = Math.floor(chance() * pens.length)
-    const by = (2 * chance() - 1) * (chance() < 0.5 ? count : NEAR)
-    if (kind < 0.05) other.patience = nth([0, 10, 30, 60, 180, 600], Math.floor(chance() * 6))
-    else if (kind < 0.13) other.like = chance() ** 2 * count
-    else if (kind < 0.2) other.night = chance() ** 2 * count
-    else if (kind < 0.23 && isLate && promised.length) moveAll(num(promised, Math.floor(chance() * promised.length)), -chance() * count)
-    else if (kind < 0.6) moveAll(num(pens, one), by)
-    else if (kind < 0.75) {
-      const two = Math.floor(chance() * pens.length)
-      const between = real(ranks, two) - real(ranks, one)
-      move(one, between)
-      move(two, -between)
-    } else move(one, by)
-  } while (chance() < ONCE_MORE)
-  return other
-}
-/** A small move of a rank, and how often one change comes with another. */
-const NEAR = 3
-const ONCE_MORE = 0.3
-
-/** A ranking and the order it gives. */
-export interface Ranked {
-  /** By which it came about. */
-  ranking: Ranking
-  /** The order, and what it comes to. */
-  way: Way
-}
-
-/** The best of some rankings. */
-export function bestRanking(task: Task, stretches: Stretches, rankings: readonly Ranking[], wanted: readonly Goal[]): Ranked | undefined {
-  let best: Ranked | undefined
-  for (const ranking of rankings) {
-    const way = byRanks(task, stretches, ranking)
-    if (!best || compareCosts(way.costs, best.way.costs, wanted) < 0) best = { ranking, way }
-  }
-  return best
 }

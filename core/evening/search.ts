@@ -2,7 +2,8 @@ import type { Way } from './exact'
 import { Kept } from './kept'
 import { changeOf } from './moves'
 import { compareCosts, SAME, type Costs, type Goal } from './problem'
-import { byRanks, otherRanking, type Ranked, type Stretches } from './ranks'
+import { otherRanking, type Ranked } from './rankings'
+import { byRanks, type Stretches } from './ranks'
 import type { Task } from './task'
 
 /** What a search goes by. */
