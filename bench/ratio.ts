@@ -6,11 +6,14 @@ import { buildIfNeeded } from '../scripts/lib/build'
 import { say } from '../scripts/lib/say'
 import { startStand } from '../scripts/lib/stand'
 import { connect } from '../server/db/connection'
+import { copyPens } from '../tests/database/many'
 
 /** One stretch of writing, s, and how often each way comes in turn. */
 const STRETCH = Number(process.env.OXLIP_BENCH_STRETCH ?? 3)
 const TURNS = 2
 const SCREENS = 5
+/** Pens that are written to, with logs of some thirty entries. */
+const PENS = 600
 
 const entry = (pen: string) => ({
   id: randomUUID(),
@@ -23,13 +26,13 @@ const entry = (pen: string) => ({
 })
 type Write = (pen: string, size: number) => Promise<unknown>
 
-/** Entries a second of so many writers, each with a pen of its own, that write batch after batch. */
+/** Entries a second of so many writers that write batch after batch, each to the next pen, so that logs stay as long as real ones. */
 async function rate(pens: readonly string[], writers: number, size: number, write: Write): Promise<number> {
   const until = performance.now() + STRETCH * 1000
-  let count = 0
-  await Promise.all(Array.from({ length: writers }, async (_, writer) => {
+  let [count, turn] = [0, 0]
+  await Promise.all(Array.from({ length: writers }, async () => {
     while (performance.now() < until) {
-      await write(nth(pens, writer % pens.length), size)
+      await write(nth(pens, turn++ % pens.length), size)
       count += size
     }
   }))
@@ -68,13 +71,15 @@ export async function ratioBench(): Promise<void> {
   await buildIfNeeded()
   const stand = await startStand()
   const knex = connect(stand.databaseUrl)
+  const { opens } = (await (await fetch(`${stand.address}/api/workshops`)).json()) as WorkshopList
+  const walled = connect(stand.databaseUrl, { walled: true, workshop: opens })
   const screens = Array.from({ length: SCREENS }, () => screen(stand.address))
   try {
     await knex.raw('create table raw_events (like events including indexes)')
     await knex.raw('alter table raw_events alter column received_at set default now(), alter column seq add generated always as identity')
-    const { opens } = (await (await fetch(`${stand.address}/api/workshops`)).json()) as WorkshopList
-    const { pens } = (await (await fetch(`${stand.address}/api/pens?limit=200`)).json()) as PenPage
-    const ids = pens.map(one => one.pen.id)
+    const { pens } = (await (await fetch(`${stand.address}/api/pens?stage=finished`)).json()) as PenPage
+    await copyPens(walled, knex, nth(pens, 0).pen.id, PENS)
+    const ids = await walled<{ id: string, material: string }>('pens').where('material', 'pear').pluck('id')
     say(`${'entries a second, five screens following'.padEnd(44)} ${'appended'.padStart(9)} ${'raw'.padStart(9)} ${'ratio'.padStart(7)}`)
     for (const size of [1, 20]) {
       for (const writers of [1, 4, 16]) {
@@ -92,7 +97,7 @@ export async function ratioBench(): Promise<void> {
     }
   } finally {
     for (const end of screens) end()
-    await knex.destroy()
+    await Promise.all([knex.destroy(), walled.destroy()])
     await stand.end()
   }
 }
