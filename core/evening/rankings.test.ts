@@ -26,8 +26,11 @@ const alike = (change: (at: number) => Partial<EveningPen> = () => ({})): Evenin
   Array.from({ length: 6 }, (_, at) => pen(String(at), ['7', '8', '9'].map(which => work(100, bit(which))), change(at)))
 const inOneEvening = (pens: readonly EveningPen[]) => ({ pens, hours: [{ from: 0, to: 10 * HOUR }], changes: { bit: 600 } })
 
-it('pens that need the same are worked in one go from the first answer on, so that each bit is changed once', () => {
-  expect(planEvenings(inOneEvening(alike()), { changes: 0 }).costs.hands).toBe(3 * 600)
+it('pens that need the same are worked in one go from the first answer on, so that each bit is changed once for all of them', () => {
+  // Two kinds of pens that alternate in the work they have.
+  const pens = Array.from({ length: 12 }, (_, at) =>
+    pen(String(at), (at % 2 ? ['7', '8', '9'] : ['10', '11', '12']).map(which => work(100 + at, bit(which)))))
+  expect(planEvenings(inOneEvening(pens), { changes: 0, most: 0 }).costs.hands).toBe(6 * 600)
 })
 
 it('one of them that is promised sooner goes before its batch, in one of the rankings to begin with', () => {
