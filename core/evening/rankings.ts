@@ -19,7 +19,7 @@ export function firstRankings(task: Task, stretches: Stretches): Ranking[] {
       { ranks, patience: 15, like: 1, night: 4 * few },
     ]
   })
-  const inBatches = EARLY.flatMap((early) => {
+  const inBatches = (stretches.promised.length ? EARLY : EARLY.slice(0, 1)).flatMap((early) => {
     const ranks = batched(task, stretches, early)
     return [{ ranks, patience: 0, like: TOGETHER, night: NIGHT }, { ranks, patience: 0, like: few, night: NIGHT }]
   })
@@ -39,7 +39,8 @@ function pensInOrder({ pens }: Task): number[][] {
 
 /**
  * Pens that need nearly the same in batches, those with little work first; of each what comes after its second wait goes ahead. What is
- * promised comes no later than its day is a part of all the days there is work for, times so much (`early`).
+ * promised and could be kept alone has its place by its day, as a part of all the days there is work for, times so much (`early`), and
+ * one place before that, so that it may go before all; where its batch is sooner it goes with that.
  */
 function batched({ pens, capacity }: Task, { count, byPen, likeness, pens: penOf }: Stretches, early: number): Float64Array {
   const rest = (pen: number) => real(nth(pens, pen).rest, 0)
@@ -58,7 +59,7 @@ function batched({ pens, capacity }: Task, { count, byPen, likeness, pens: penOf
   })
   return ranks
 }
-/** How much sooner than their day promises come: as if there were none, on their day, well before it. */
+/** At which part of the time to their day promises have their place: nowhere, as if there were none; half way; and ever sooner. */
 const EARLY = [Infinity, 0.5, 0.25, 0.1, 0.03]
 /** What work takes with its changes, about, as a part of the work. */
 const WITH_CHANGES = 1.3
@@ -102,8 +103,8 @@ function moveSome(ranks: Float64Array, { count, pens, byPen, likeness }: Stretch
   } else if (kind < 0.58) moveAll(ranks, [...ranks.keys()].filter(stretch => real(ranks, stretch) === rank), by)
   else if (kind < 0.71) {
     const batch = new Set(own.map(stretch => real(ranks, stretch)))
-    const batched = byPen.filter(all => all.some(stretch => batch.has(real(ranks, stretch))))
-    moveAll(ranks, batched.flat(), by)
+    const together = byPen.filter(all => all.some(stretch => batch.has(real(ranks, stretch))))
+    moveAll(ranks, together.flat(), by)
   } else if (kind < 0.86) moveAll(ranks, own, by)
   else if (kind < 0.95) moveAll(ranks, [one], by)
   else {
